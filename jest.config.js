@@ -1,0 +1,20 @@
+/** The core and the engine run in plain Node; components run as they do on the web. */
+module.exports = {
+  projects: [
+    {
+      displayName: 'core',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/{src/core,src/engine,server,demo,scripts}/**/*.test.ts'],
+      transform: { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
+      transformIgnorePatterns: [
+        '/node_modules/(?!(temporal-|nanoid|chrono-node|ical\\.js|@react-native-async-storage|idb))',
+      ],
+    },
+    {
+      displayName: 'components',
+      preset: 'jest-expo/web',
+      testMatch: ['<rootDir>/src/{ui,screens,data}/**/*.test.tsx'],
+      setupFilesAfterEnv: ['<rootDir>/scripts/jest.setup.ts'],
+    },
+  ],
+};
