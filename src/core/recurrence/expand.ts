@@ -33,9 +33,7 @@ function untilTest(rule: Rule, zone: string | null): (wall: number) => boolean {
   const limit = wallFromInstant(until.epochMs, zone);
   // Away from a clock change wall times order like instants; only near it the instant is asked.
   return (wall) =>
-    Math.abs(wall - limit) > 4 * HOUR
-      ? wall < limit
-      : instantFromWall(wall, zone) <= until.epochMs;
+    Math.abs(wall - limit) > 4 * HOUR ? wall < limit : instantFromWall(wall, zone) <= until.epochMs;
 }
 
 /**

@@ -1,0 +1,46 @@
+import type { Occurrence } from './occurrence';
+import { isBooked } from './occurrence';
+
+/** Two occurrences that want the person at the same time; wall ms, the end exclusive. */
+export interface Clash {
+  first: Occurrence;
+  second: Occurrence;
+  start: number;
+  end: number;
+}
+
+/** Whether an occurrence can clash: it has hours and takes them. */
+const competes = (o: Occurrence) => !o.wholeDay && isBooked(o) && o.end > o.start;
+
+/** Every pair of booked, timed occurrences that overlap, in order of the overlap. */
+export function findClashes(occurrences: readonly Occurrence[]): Clash[] {
+  const timed = occurrences.filter(competes).sort((a, b) => a.startMs - b.startMs);
+  const clashes: Clash[] = [];
+  timed.forEach((first, i) => {
+    for (let j = i + 1; j < timed.length && timed[j]!.startMs < first.endMs; j++) {
+      const second = timed[j]!;
+      clashes.push({
+        first,
+        second,
+        start: Math.max(first.start, second.start),
+        end: Math.min(first.end, second.end),
+      });
+    }
+  });
+  return clashes;
+}
+
+/** The booked, timed occurrences that overlap a span (epoch ms), without those of `exceptEventId`. */
+export function clashesWith(
+  occurrences: readonly Occurrence[],
+  span: { startMs: number; endMs: number },
+  exceptEventId: string | null,
+): Occurrence[] {
+  return occurrences.filter(
+    (o) =>
+      competes(o) &&
+      o.eventId !== exceptEventId &&
+      o.startMs < span.endMs &&
+      o.endMs > span.startMs,
+  );
+}

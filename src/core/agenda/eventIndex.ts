@@ -1,0 +1,215 @@
+import type { CalendarEvent, ChangedDate } from '../model/event';
+import { isWholeDay } from '../model/event';
+import { zoneOf } from '../model/common';
+import { expandSeries } from '../recurrence/expand';
+import { DAY } from '../time/civil';
+import { instantFromWall, wallFromInstant } from '../time/zones';
+import type { Occurrence, Window } from './occurrence';
+import { byStart } from './occurrence';
+import type { Basis, CompiledSeries, PlacedChange } from './series';
+import { compileSeries, dateKeyOf, placed, reachOf } from './series';
+
+const WEEK = 7 * DAY;
+/** Events that last longer than this are kept aside instead of in every week they touch. */
+const LONG = 8 * WEEK;
+/** No two zones are further apart than this: how far a wall time can lie from its instant. */
+const ZONE_REACH = DAY;
+
+interface Single {
+  event: CalendarEvent;
+  basis: Basis;
+  from: number;
+  to: number;
+}
+
+/** A window with its ends on both lines. */
+interface Ends {
+  zone: string;
+  instantFrom: number;
+  instantTo: number;
+  wallFrom: number;
+  wallTo: number;
+}
+
+function endsOf({ fromDay, toDay, zone }: Window): Ends {
+  const wallFrom = fromDay * DAY;
+  const wallTo = toDay * DAY;
+  return {
+    zone,
+    wallFrom,
+    wallTo,
+    instantFrom: instantFromWall(wallFrom, zone),
+    instantTo: instantFromWall(wallTo, zone),
+  };
+}
+
+function touches(ends: Ends, basis: Basis, from: number, to: number): boolean {
+  const [low, high] =
+    basis === 'wall' ? [ends.wallFrom, ends.wallTo] : [ends.instantFrom, ends.instantTo];
+  return from < high && (to > low || (to === from && from >= low));
+}
+
+/**
+ * All events, kept so that "what happens between A and B" costs little however many there are:
+ * single events by the weeks they touch, series expanded from their rules on demand.
+ * Removed events are not in it.
+ */
+export class EventIndex {
+  private readonly weeks = new Map<number, Set<Single>>();
+  private readonly long = new Set<Single>();
+  private readonly singles = new Map<string, Single>();
+  private readonly series = new Map<string, { event: CalendarEvent; series: CompiledSeries }>();
+
+  get size(): number {
+    return this.singles.size + this.series.size;
+  }
+
+  /** Adds an event, or replaces the one with its id. A removed event is taken out. */
+  put(event: CalendarEvent): void {
+    this.remove(event.id);
+    if (event.removedAt !== undefined) return;
+    const series = compileSeries(event);
+    if (series) {
+      this.series.set(event.id, { event, series });
+      return;
+    }
+    const single: Single = { event, ...placed(event) };
+    this.singles.set(event.id, single);
+    for (const bucket of this.bucketsOf(single)) bucket.add(single);
+  }
+
+  remove(id: string): void {
+    this.series.delete(id);
+    const single = this.singles.get(id);
+    if (!single) return;
+    this.singles.delete(id);
+    for (const bucket of this.bucketsOf(single)) bucket.delete(single);
+  }
+
+  private bucketsOf(single: Single): Set<Single>[] {
+    if (single.to - single.from > LONG) return [this.long];
+    const buckets: Set<Single>[] = [];
+    const last = Math.floor(single.to / WEEK);
+    for (let week = Math.floor(single.from / WEEK); week <= last; week++) {
+      let bucket = this.weeks.get(week);
+      if (!bucket) this.weeks.set(week, (bucket = new Set()));
+      buckets.push(bucket);
+    }
+    return buckets;
+  }
+
+  /**
+   * What happens in a window, in order of start. `calendarIds` null means every calendar.
+   * A series with too many dates in the window is cut; its id is then in `cut`.
+   */
+  query(
+    window: Window,
+    calendarIds: ReadonlySet<string> | null,
+  ): { occurrences: Occurrence[]; cut: string[] } {
+    const ends = endsOf(window);
+    const occurrences: Occurrence[] = [];
+    const cut: string[] = [];
+    for (const single of this.singlesIn(ends)) {
+      if (calendarIds && !calendarIds.has(single.event.calendarId)) continue;
+      occurrences.push(occurrence(ends.zone, single.event, single));
+    }
+    for (const { event, series } of this.series.values()) {
+      if (calendarIds && !calendarIds.has(event.calendarId)) continue;
+      if (datesIn(ends, event, series, occurrences)) cut.push(event.id);
+    }
+    return { occurrences: occurrences.sort(byStart), cut };
+  }
+
+  private *singlesIn(ends: Ends): Generator<Single> {
+    const seen = new Set<Single>();
+    const low = Math.floor((ends.wallFrom - ZONE_REACH) / WEEK);
+    const high = Math.floor((ends.wallTo + ZONE_REACH) / WEEK);
+    for (let week = low; week <= high; week++) {
+      for (const single of this.weeks.get(week) ?? []) {
+        if (seen.has(single) || !touches(ends, single.basis, single.from, single.to)) continue;
+        seen.add(single);
+        yield single;
+      }
+    }
+    for (const single of this.long) {
+      if (touches(ends, single.basis, single.from, single.to)) yield single;
+    }
+  }
+}
+
+/** Adds the dates of a series that touch the window; true when there were too many. */
+function datesIn(
+  ends: Ends,
+  event: CalendarEvent,
+  series: CompiledSeries,
+  found: Occurrence[],
+): boolean {
+  for (const change of series.changes) {
+    if (!touches(ends, change.basis, change.from, change.to)) continue;
+    if (series.skipped.has(change.nominal)) continue;
+    found.push(occurrence(ends.zone, event, change, { key: change.key, change: change.change }));
+  }
+  const reach = reachOf(series);
+  if (series.start > ends.wallTo + reach + ZONE_REACH) return false;
+  const { starts, cut } = expandSeries(
+    series,
+    ends.wallFrom - reach - ZONE_REACH,
+    ends.wallTo + reach + ZONE_REACH,
+  );
+  for (const wall of starts) {
+    const key = series.changedKeys.size ? dateKeyOf(wall, series.wholeDay) : null;
+    if (key !== null && series.changedKeys.has(key)) continue;
+    const later = laterChange(series, wall);
+    const planned = series.zone === null ? wall : instantFromWall(wall, series.zone);
+    const from = planned + (later?.shift ?? 0);
+    const to = from + (later?.duration ?? series.ownDurations.get(wall) ?? series.duration);
+    if (!touches(ends, series.basis, from, to)) continue;
+    found.push(
+      occurrence(
+        ends.zone,
+        event,
+        { basis: series.basis, from, to },
+        { key: key ?? dateKeyOf(wall, series.wholeDay), change: later?.change },
+      ),
+    );
+  }
+  return cut;
+}
+
+/** The nearest change before a date that also reaches later ones. */
+function laterChange(series: CompiledSeries, wall: number): PlacedChange | undefined {
+  let found: PlacedChange | undefined;
+  for (const change of series.changes) {
+    if (change.nominal > wall) break;
+    if (change.change.andLater) found = change;
+  }
+  return found;
+}
+
+function occurrence(
+  viewZone: string,
+  event: CalendarEvent,
+  place: { basis: Basis; from: number; to: number },
+  date?: { key: string; change?: ChangedDate },
+): Occurrence {
+  const own: ChangedDate = date?.change ?? {};
+  const wall = place.basis === 'wall';
+  return {
+    id: date ? `${event.id}@${date.key}` : event.id,
+    eventId: event.id,
+    calendarId: event.calendarId,
+    dateKey: date?.key ?? null,
+    changed: date?.change !== undefined,
+    title: own.title ?? event.title,
+    place: own.place ?? event.place,
+    wholeDay: isWholeDay({ start: own.start ?? event.start }),
+    availability: own.availability ?? event.availability,
+    visibility: own.visibility ?? event.visibility,
+    ink: event.inkOverride,
+    zone: zoneOf(own.start ?? event.start),
+    startMs: wall ? instantFromWall(place.from, viewZone) : place.from,
+    endMs: wall ? instantFromWall(place.to, viewZone) : place.to,
+    start: wall ? place.from : wallFromInstant(place.from, viewZone),
+    end: wall ? place.to : wallFromInstant(place.to, viewZone),
+  };
+}

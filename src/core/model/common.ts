@@ -1,0 +1,105 @@
+import { DAY, dayOfWall, parseDate, parseLocal } from '../time/civil';
+import { isKnownZone } from '../time/zones';
+import { z } from './zod';
+
+function readable(read: (text: string) => number) {
+  return (text: string) => {
+    try {
+      read(text);
+      return true;
+    } catch {
+      return false;
+    }
+  };
+}
+
+/** A field that fails ends the check there: what compares fields relies on each being sound. */
+const because = (error: string) => ({ error, abort: true });
+
+/** `YYYY-MM-DD` */
+export const plainDate = z
+  .string()
+  .refine(readable(parseDate), because('is not a date that exists'));
+
+/** `YYYY-MM-DDTHH:mm:ss`, wall time */
+export const localDateTime = z
+  .string()
+  .refine(
+    (text) => text.includes('T') && readable(parseLocal)(text),
+    because('is not a date and time'),
+  );
+
+/** An IANA zone name that this machine knows. */
+export const zoneName = z.string().refine(isKnownZone, because('is not a known time zone'));
+
+/**
+ * When an event starts or ends: a plain date (whole day), a wall time in a zone, or a wall time
+ * that floats, meaning the same clock reading wherever it is read (RFC 5545 §3.3.5).
+ */
+export const eventTime = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('date'), date: plainDate }),
+  z.object({ kind: z.literal('zoned'), local: localDateTime, zone: zoneName }),
+  z.object({ kind: z.literal('floating'), local: localDateTime }),
+]);
+export type EventTime = z.infer<typeof eventTime>;
+
+/** Wall ms of an event time on its own clock; a date means its midnight. */
+export function wallOf(time: EventTime): number {
+  return time.kind === 'date' ? parseDate(time.date) * DAY : parseLocal(time.local);
+}
+
+/** Day number on which an event time falls, on its own clock. */
+export function dayOf(time: EventTime): number {
+  return dayOfWall(wallOf(time));
+}
+
+/** The zone of an event time; null for dates and floating times. */
+export function zoneOf(time: EventTime): string | null {
+  return time.kind === 'zoned' ? time.zone : null;
+}
+
+/** iCalendar's free/busy types as the app names them (RFC 5545 §3.2.9, §3.8.2.7). */
+export const availability = z.enum(['free', 'tentative', 'busy', 'away']);
+export type Availability = z.infer<typeof availability>;
+
+export const visibility = z.enum(['public', 'private']);
+
+/** Ids name stored records; they never hold the separator of storage keys. */
+export const id = z
+  .string()
+  .min(1)
+  .max(80)
+  .regex(/^[^/\s]+$/);
+
+/** Epoch ms */
+export const instant = z.number().int();
+
+/** A reminder, in minutes from the start or end: before is negative. */
+export const reminder = z.object({
+  minutes: z.number().int(),
+  from: z.enum(['start', 'end']),
+});
+
+/** Six-digit hex colour. */
+export const hexColour = z.string().regex(/^#[0-9A-Fa-f]{6}$/, 'is not a colour');
+
+/** jCal (RFC 7265): a property as [name, parameters, type, ...values]. */
+export const jcalProperty = z
+  .tuple([z.string(), z.record(z.string(), z.unknown()), z.string()])
+  .rest(z.unknown());
+export type JcalProperty = z.infer<typeof jcalProperty>;
+
+/** jCal: a component as [name, properties, components]. */
+export type JcalComponent = [string, JcalProperty[], JcalComponent[]];
+export const jcalComponent: z.ZodType<JcalComponent> = z.lazy(() =>
+  z.tuple([z.string(), z.array(jcalProperty), z.array(jcalComponent)]),
+);
+
+/** What a file held that the app has no field for, kept so that an export gives it back. */
+export const passthrough = z.object({
+  properties: z.array(jcalProperty),
+  components: z.array(jcalComponent),
+  /** Parameters of properties that the app does have a field for, by property name. */
+  parameters: z.record(z.string(), z.record(z.string(), z.unknown())).optional(),
+});
+export type Passthrough = z.infer<typeof passthrough>;

@@ -1,0 +1,93 @@
+import { calendar } from './calendar';
+import { event } from './event';
+import { category, colleague, lens, settings, task } from './others';
+import { z } from './zod';
+
+/** Every kind of stored record with its schema. */
+export const SCHEMAS = { calendar, event, task, category, lens, colleague, settings };
+
+export type RecordType = keyof typeof SCHEMAS;
+export type RecordOf<T extends RecordType> = z.infer<(typeof SCHEMAS)[T]>;
+
+/** A record's key in the store: `type/id`. */
+export type RecordKey = `${RecordType}/${string}`;
+
+export function keyOf(type: RecordType, id: string): RecordKey {
+  return `${type}/${id}`;
+}
+
+/** Type and id of a storage key, or null when the key names no record. */
+export function splitKey(key: string): { type: RecordType; id: string } | null {
+  const at = key.indexOf('/');
+  const type = key.slice(0, at);
+  return at > 0 && type in SCHEMAS ? { type: type as RecordType, id: key.slice(at + 1) } : null;
+}
+
+/** The version that records are written in; each step in MIGRATIONS leads one version up. */
+export const SCHEMA_VERSION = 1;
+
+type Data = Record<string, unknown>;
+/** `steps[n]` turns a record of version n into version n + 1. */
+export type MigrationSteps = Record<number, (type: RecordType, data: Data) => Data>;
+
+const MIGRATIONS: MigrationSteps = {};
+
+const envelope = z.object({
+  version: z.number().int().min(1),
+  data: z.record(z.string(), z.unknown()),
+});
+
+/** Why a stored record can't be used, in words for the person. */
+export class RecordError extends Error {
+  override name = 'RecordError';
+}
+
+function explain(error: z.ZodError): string {
+  return error.issues
+    .slice(0, 3)
+    .map((issue) => `${issue.path.join('.') || 'record'} ${issue.message}`)
+    .join('; ');
+}
+
+/**
+ * Reads a record from its stored text: takes it to the current version, then checks it.
+ * @throws RecordError saying what doesn't fit.
+ */
+export function readRecord<T extends RecordType>(
+  type: T,
+  text: string,
+  steps: MigrationSteps = MIGRATIONS,
+  target = SCHEMA_VERSION,
+): RecordOf<T> {
+  let parsed: unknown;
+  try {
+    parsed = JSON.parse(text);
+  } catch {
+    throw new RecordError('the text is damaged');
+  }
+  const wrapped = envelope.safeParse(parsed);
+  if (!wrapped.success) throw new RecordError('it is not a record of this app');
+  let { version, data } = wrapped.data;
+  if (version > target) throw new RecordError('it was written by a newer version of the app');
+  for (; version < target; version++) {
+    const step = steps[version];
+    if (!step) throw new RecordError(`version ${version} can't be read any more`);
+    data = step(type, data);
+  }
+  return checkRecord(type, data);
+}
+
+/**
+ * Checks a record against its schema.
+ * @throws RecordError saying what doesn't fit.
+ */
+export function checkRecord<T extends RecordType>(type: T, data: unknown): RecordOf<T> {
+  const result = SCHEMAS[type].safeParse(data);
+  if (!result.success) throw new RecordError(explain(result.error));
+  return result.data as RecordOf<T>;
+}
+
+/** The text that a record is stored as. Checks it first; throws RecordError. */
+export function writeRecord<T extends RecordType>(type: T, data: RecordOf<T>): string {
+  return JSON.stringify({ version: SCHEMA_VERSION, data: checkRecord(type, data) });
+}
