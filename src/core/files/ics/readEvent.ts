@@ -1,0 +1,181 @@
+import type { Availability, JcalComponent, JcalProperty, Passthrough } from '../../model/common';
+import type { CalendarEvent, ChangedDate } from '../../model/event';
+import { newEvent } from '../../model/event';
+import { parseRule } from '../../recurrence/rule';
+import { parseLocal } from '../../time/civil';
+import type { ParsedComponent } from './jcal';
+import { property, textValue } from './jcal';
+import { dateKeyFor, readSpan, readTimes } from './readTimes';
+import type { FileZones } from './zoneOfFile';
+
+/** An event of a file: everything but the ids that it gets when it is kept. */
+export type EventDraft = Omit<CalendarEvent, 'id' | 'calendarId'>;
+
+/** Our own property: iCalendar has no word for *away* (RFC 5545 §3.8.8.2). */
+export const AVAILABILITY_PROPERTY = 'x-orderly-availability';
+
+/** Properties that become fields; all others pass through. */
+const OWN_PROPERTIES = new Set([
+  'uid',
+  'dtstamp',
+  'summary',
+  'location',
+  'description',
+  'url',
+  'dtstart',
+  'dtend',
+  'duration',
+  'rrule',
+  'rdate',
+  'exdate',
+  'recurrence-id',
+  'transp',
+  'priority',
+  'created',
+  'last-modified',
+  'sequence',
+  AVAILABILITY_PROPERTY,
+]);
+
+function readAvailability(component: JcalComponent): Availability {
+  const own = textValue(component, AVAILABILITY_PROPERTY).toLowerCase();
+  if (own === 'away') return 'away';
+  const status = textValue(component, 'status').toUpperCase();
+  if (textValue(component, 'transp').toUpperCase() === 'TRANSPARENT' || status === 'CANCELLED')
+    return 'free';
+  return status === 'TENTATIVE' ? 'tentative' : 'busy';
+}
+
+function epochOf(component: JcalComponent, name: string): number | null {
+  const value = textValue(component, name);
+  if (!value.includes('T')) return null;
+  try {
+    return parseLocal(value.replace(/Z$/, ''));
+  } catch {
+    return null; // A stamp that can't be read is no reason to lose the entry.
+  }
+}
+
+/** Parameters besides those that the value's own field keeps. */
+function otherParameters(prop: JcalProperty): Record<string, unknown> {
+  return Object.fromEntries(
+    Object.entries(prop[1]).filter(([name]) => name !== 'tzid' && name !== 'value'),
+  );
+}
+
+/** CONFIRMED, TENTATIVE and the two plain classes are what fields already say. */
+function isSaidByFields(prop: JcalProperty): boolean {
+  const value = String(prop[3]).toUpperCase();
+  return (
+    (prop[0] === 'status' && value === 'TENTATIVE') ||
+    (prop[0] === 'class' && (value === 'PUBLIC' || value === 'PRIVATE'))
+  );
+}
+
+function passthroughOf(component: JcalComponent, extraRules: string[]): Passthrough | undefined {
+  const seen = new Set<string>();
+  const properties: JcalProperty[] = [];
+  const parameters: Record<string, Record<string, unknown>> = {};
+  for (const prop of component[1]) {
+    const name = prop[0];
+    const first = !seen.has(name);
+    seen.add(name);
+    const repeats = name === 'rdate' || name === 'exdate';
+    if (OWN_PROPERTIES.has(name) && (first || repeats)) {
+      const others = otherParameters(prop);
+      if (Object.keys(others).length) parameters[name] = others;
+    } else if (!isSaidByFields(prop)) properties.push(prop);
+  }
+  for (const rule of extraRules) properties.push(['rrule', {}, 'unknown', rule]);
+  const components = component[2];
+  const hasParameters = Object.keys(parameters).length > 0;
+  if (!properties.length && !components.length && !hasParameters) return undefined;
+  return { properties, components, ...(hasParameters ? { parameters } : {}) };
+}
+
+/**
+ * Reads one VEVENT.
+ * @throws RangeError or RuleError when what it needs (start, repeat) can't be read.
+ */
+export function readEvent(
+  { jcal, rules }: ParsedComponent,
+  zones: FileZones,
+  uid: string,
+  now: number,
+): { draft: EventDraft; note?: string } {
+  const { start, end, note } = readSpan(jcal, zones);
+  if (rules[0] !== undefined) parseRule(rules[0]);
+  const updated = epochOf(jcal, 'last-modified') ?? epochOf(jcal, 'dtstamp') ?? now;
+  const classified = textValue(jcal, 'class').toUpperCase();
+  const {
+    id: _id,
+    calendarId: _calendar,
+    ...draft
+  } = newEvent(
+    {
+      id: 'draft',
+      calendarId: 'draft',
+      uid,
+      start,
+      end,
+      title: textValue(jcal, 'summary'),
+      place: textValue(jcal, 'location'),
+      notes: textValue(jcal, 'description'),
+      link: textValue(jcal, 'url'),
+      rule: rules[0],
+      extraDates: readTimes(jcal, 'rdate', zones),
+      skippedDates: readTimes(jcal, 'exdate', zones).map((time) => dateKeyFor(start, time.start)),
+      availability: readAvailability(jcal),
+      visibility: classified === 'PRIVATE' || classified === 'CONFIDENTIAL' ? 'private' : 'public',
+      importance: Math.min(9, Math.max(0, Math.trunc(Number(textValue(jcal, 'priority'))) || 0)),
+      created: epochOf(jcal, 'created') ?? updated,
+      updated,
+      revision: Math.max(0, Math.trunc(Number(textValue(jcal, 'sequence'))) || 0),
+      passthrough: passthroughOf(jcal, rules.slice(1)),
+    },
+    now,
+  );
+  return { draft, note };
+}
+
+const DATE_FIELDS = [
+  'start',
+  'end',
+  'title',
+  'place',
+  'notes',
+  'link',
+  'availability',
+  'visibility',
+  'importance',
+] as const;
+
+/** What a changed date holds besides its series: the fields that differ. */
+export function changedDateFrom(
+  series: EventDraft,
+  own: EventDraft,
+  andLater: boolean,
+): ChangedDate {
+  const change: Record<string, unknown> = {
+    start: own.start,
+    end: own.end,
+    revision: own.revision,
+  };
+  for (const field of DATE_FIELDS) {
+    if (JSON.stringify(own[field]) !== JSON.stringify(series[field])) change[field] = own[field];
+  }
+  if (andLater) change['andLater'] = true;
+  if (own.passthrough) change['passthrough'] = own.passthrough;
+  return change as ChangedDate;
+}
+
+/** Whether a component is one date of a series, and whether it reaches the later ones too. */
+export function recurrenceOf(
+  component: JcalComponent,
+  zones: FileZones,
+): { time: ReturnType<typeof readTimes>[number]['start']; andLater: boolean } | null {
+  const prop = property(component, 'recurrence-id');
+  const [time] = readTimes(component, 'recurrence-id', zones);
+  if (!prop || !time) return null;
+  return { time: time.start, andLater: String(prop[1]['range']).toUpperCase() === 'THISANDFUTURE' };
+}

@@ -1,0 +1,245 @@
+import type { JcalComponent, JcalProperty } from '../../model/common';
+import { checkRecord, RecordError } from '../../model/records';
+import { RuleError } from '../../recurrence/rule';
+import type { ParsedComponent, Problem } from './jcal';
+import { parseComponent, textValue } from './jcal';
+import type { EventDraft } from './readEvent';
+import { changedDateFrom, readEvent, recurrenceOf } from './readEvent';
+import { dateKeyFor } from './readTimes';
+import type { RawComponent } from './scan';
+import { FileError, scanComponents } from './scan';
+import { FileZones } from './zoneOfFile';
+
+export interface FileTask {
+  uid: string;
+  title: string;
+  due?: string;
+  done: boolean;
+  notes: string;
+  component: JcalComponent;
+}
+
+/** What a calendar file holds. */
+export interface FileContents {
+  /** The calendar's own name, when the file gives one. */
+  name: string;
+  events: EventDraft[];
+  tasks: FileTask[];
+  /** Components that the app has no use for, and properties of the calendar: kept for export. */
+  otherComponents: JcalComponent[];
+  properties: JcalProperty[];
+  /** Components read: VEVENT (changed dates included), VTODO, and VEVENT with RECURRENCE-ID. */
+  counts: { events: number; tasks: number; overrides: number };
+  /** Entries and lines that stay out, in order of line. */
+  skipped: Problem[];
+  /** What was read differently than it stands. */
+  notes: string[];
+}
+
+export interface ReadProgress {
+  done: number;
+  total: number;
+}
+
+/** Entries after which the reader gives others a turn. */
+const BATCH = 100;
+/** Properties without which an event says something else than it should. */
+const ESSENTIAL = /^(DTSTART|DTEND|DURATION|RRULE|RDATE|EXDATE|RECURRENCE-ID|UID)\b/i;
+const FILE_PROPERTIES = new Set([
+  'version',
+  'prodid',
+  'calscale',
+  'method',
+  'x-wr-calname',
+  'name',
+]);
+
+interface ReadEntry {
+  line: number;
+  parsed: ParsedComponent;
+  uid: string;
+  draft: EventDraft;
+  recurrence: ReturnType<typeof recurrenceOf>;
+}
+
+/** FNV-1a: the same entry without a UID gets the same made-up one whenever it is read. */
+function uidFor(component: RawComponent): string {
+  let hash = 0x811c9dc5;
+  for (const { text } of component.lines) {
+    for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193);
+  }
+  return `no-uid-${(hash >>> 0).toString(16)}-${component.lines.length}@orderly-week`;
+}
+
+class Reader {
+  readonly contents: FileContents;
+  private readonly zones: FileZones;
+  private readonly entries: ReadEntry[] = [];
+
+  constructor(
+    private readonly components: RawComponent[],
+    private readonly now: number,
+  ) {
+    this.zones = new FileZones(components.filter((c) => c.name === 'VTIMEZONE'));
+    this.contents = {
+      name: '',
+      events: [],
+      tasks: [],
+      otherComponents: [],
+      properties: [],
+      counts: { events: 0, tasks: 0, overrides: 0 },
+      skipped: [],
+      notes: [],
+    };
+  }
+
+  readHeader(calendar: RawComponent): void {
+    const { jcal, bad } = parseComponent({ ...calendar, children: [] });
+    this.contents.name ||= textValue(jcal, 'x-wr-calname') || textValue(jcal, 'name');
+    this.contents.properties.push(...jcal[1].filter(([name]) => !FILE_PROPERTIES.has(name)));
+    for (const { line } of bad) this.leaveOut(line, 'a line of the calendar can’t be read');
+  }
+
+  *read(): Generator<ReadProgress> {
+    const total = this.components.length;
+    for (const [i, component] of this.components.entries()) {
+      if (i % BATCH === 0) yield { done: i, total };
+      if (component.name === 'VEVENT') this.readEntry(component);
+      else if (component.name === 'VTODO') this.readTask(component);
+      else if (component.name !== 'VTIMEZONE') this.keep(component);
+    }
+    this.group();
+    this.contents.notes.push(...this.zones.notes);
+    this.contents.skipped.sort((a, b) => a.line - b.line);
+    yield { done: total, total };
+  }
+
+  private leaveOut(line: number, what: string): void {
+    this.contents.skipped.push({ line, what });
+  }
+
+  private keep(component: RawComponent): void {
+    const { jcal, bad } = parseComponent(component);
+    this.contents.otherComponents.push(jcal);
+    for (const { line } of bad) this.leaveOut(line, `a line of ${component.name} can’t be read`);
+  }
+
+  private readTask(component: RawComponent): void {
+    const { jcal, bad } = parseComponent(component);
+    for (const { line } of bad) this.leaveOut(line, 'a line of a task can’t be read');
+    this.contents.counts.tasks++;
+    const due = textValue(jcal, 'due').slice(0, 10);
+    this.contents.tasks.push({
+      uid: textValue(jcal, 'uid') || uidFor(component),
+      title: textValue(jcal, 'summary'),
+      ...(/^\d{4}-\d{2}-\d{2}$/.test(due) ? { due } : {}),
+      done: textValue(jcal, 'status').toUpperCase() === 'COMPLETED',
+      notes: textValue(jcal, 'description'),
+      component: jcal,
+    });
+  }
+
+  private readEntry(component: RawComponent): void {
+    const parsed = parseComponent(component);
+    const { counts } = this.contents;
+    counts.events++;
+    const title = textValue(parsed.jcal, 'summary');
+    const named = title ? `“${title}”` : 'An entry without a title';
+    const essential = parsed.bad.find(({ text }) => ESSENTIAL.test(text));
+    if (essential) {
+      this.leaveOut(
+        essential.line,
+        `${named}: this line can’t be read: ${essential.text.slice(0, 60)}`,
+      );
+      return;
+    }
+    for (const { line, text } of parsed.bad) {
+      this.leaveOut(
+        line,
+        `${named} comes in without this line, which can’t be read: ${text.slice(0, 60)}`,
+      );
+    }
+    try {
+      const uid = textValue(parsed.jcal, 'uid') || uidFor(component);
+      const recurrence = recurrenceOf(parsed.jcal, this.zones);
+      if (recurrence) counts.overrides++;
+      const { draft, note } = readEvent(parsed, this.zones, uid, this.now);
+      const {
+        id: _id,
+        calendarId: _calendar,
+        ...checked
+      } = checkRecord('event', {
+        ...draft,
+        id: 'draft',
+        calendarId: 'draft',
+      });
+      if (note) this.contents.notes.push(`Line ${component.line}: ${named}: ${note}.`);
+      this.entries.push({ line: component.line, parsed, uid, draft: checked, recurrence });
+    } catch (error) {
+      if (!isReadError(error)) throw error;
+      this.leaveOut(component.line, `${named} stays out: ${error.message}`);
+    }
+  }
+
+  /** Puts changed dates into their series; of several entries with one UID the latest revision counts. */
+  private group(): void {
+    const series = new Map<string, ReadEntry>();
+    for (const entry of this.entries) {
+      if (entry.recurrence) continue;
+      const other = series.get(entry.uid);
+      if (other && other.draft.revision > entry.draft.revision) continue;
+      series.set(entry.uid, entry);
+    }
+    const changed = this.entries
+      .filter((entry) => entry.recurrence)
+      .sort((a, b) => a.draft.revision - b.draft.revision);
+    for (const entry of changed) {
+      const whole = series.get(entry.uid);
+      if (whole) this.addChange(whole, entry);
+    }
+    this.contents.events.push(...[...series.values()].map((entry) => entry.draft));
+    this.contents.events.push(...changed.flatMap((entry) => orphan(series, entry)));
+  }
+
+  private addChange(whole: ReadEntry, entry: ReadEntry): void {
+    const { time, andLater } = entry.recurrence!;
+    const key = dateKeyFor(whole.draft.start, time);
+    whole.draft.changedDates[key] = changedDateFrom(whole.draft, entry.draft, andLater);
+  }
+}
+
+/** A changed date whose series is not in the file stands by itself and keeps its RECURRENCE-ID. */
+function orphan(series: ReadonlyMap<string, ReadEntry>, entry: ReadEntry): EventDraft[] {
+  if (series.has(entry.uid)) return [];
+  const id = entry.parsed.jcal[1].find(([name]) => name === 'recurrence-id')!;
+  const kept = entry.draft.passthrough ?? { properties: [], components: [] };
+  return [{ ...entry.draft, passthrough: { ...kept, properties: [id, ...kept.properties] } }];
+}
+
+function isReadError(error: unknown): error is Error {
+  return error instanceof RangeError || error instanceof RuleError || error instanceof RecordError;
+}
+
+/**
+ * Reads the text of an iCalendar file, giving others a turn after each batch. Entries that are
+ * wrong by themselves are listed in `skipped`, and the rest comes in.
+ * @throws FileError when nothing can come in, with the line at fault.
+ */
+export function* readCalendarFile(
+  text: string,
+  now: number,
+): Generator<ReadProgress, FileContents> {
+  const roots = scanComponents(text);
+  const calendars = roots.filter((root) => root.name === 'VCALENDAR');
+  const loose = roots.filter((root) => root.name !== 'VCALENDAR');
+  const reader = new Reader([...calendars.flatMap((c) => c.children), ...loose], now);
+  for (const calendar of calendars) reader.readHeader(calendar);
+  yield* reader.read();
+  const { contents } = reader;
+  const nothing = !contents.events.length && !contents.tasks.length;
+  const [first] = contents.skipped;
+  if (nothing && first) {
+    throw new FileError(`Nothing in this file can be read. Line ${first.line}: ${first.what}`);
+  }
+  return contents;
+}

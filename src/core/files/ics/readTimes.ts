@@ -1,0 +1,132 @@
+import type { EventTime, JcalComponent, JcalProperty } from '../../model/common';
+import { dayOf, wallOf, zoneOf } from '../../model/common';
+import { lastsForward } from '../../model/event';
+import {
+  DAY,
+  dayOfWall,
+  formatDate,
+  formatLocal,
+  HOUR,
+  MINUTE,
+  parseLocal,
+} from '../../time/civil';
+import { instantFromWall, wallFromInstant } from '../../time/zones';
+import { dateKeyOf } from '../../agenda/series';
+import { property } from './jcal';
+import type { FileZones } from './zoneOfFile';
+
+/** A jCal date or date-time with its TZID as a time of the model. */
+export function timeFrom(value: string, tzid: string | undefined, zones: FileZones): EventTime {
+  if (!value.includes('T')) return { kind: 'date', date: value };
+  const local = value.replace(/Z$/, '').slice(0, 19);
+  // Reading it once settles odd but readable times, such as a 60th second.
+  const normal = formatLocal(parseLocal(local));
+  if (value.endsWith('Z')) return { kind: 'zoned', local: normal, zone: 'UTC' };
+  const zone = tzid === undefined ? null : zones.zoneFor(tzid);
+  return zone === null
+    ? { kind: 'floating', local: normal }
+    : { kind: 'zoned', local: normal, zone };
+}
+
+export function tzidOf(prop: JcalProperty): string | undefined {
+  const tzid = prop[1]['tzid'];
+  return typeof tzid === 'string' ? tzid : undefined;
+}
+
+/** A duration (RFC 5545 §3.3.6): days, which follow the clock, and ms, which pass exactly. */
+function readDuration(text: string): { days: number; ms: number } {
+  const m =
+    /^([+-])?P(?:(\d+)W)?(?:(\d+)D)?(?:T(?:(\d+)H)?(?:(\d+)M)?(?:(\d+)S)?)?$/.exec(text.trim()) ??
+    [];
+  const sign = m[1] === '-' ? -1 : 1;
+  const n = (i: number) => Number(m[i] ?? 0) * sign;
+  return { days: n(2) * 7 + n(3), ms: n(4) * HOUR + n(5) * MINUTE + n(6) * 1000 };
+}
+
+/** The time a duration after another. */
+export function addDuration(start: EventTime, text: string): EventTime {
+  const { days, ms } = readDuration(text);
+  if (start.kind === 'date') {
+    const whole = days + Math.ceil(ms / DAY);
+    return { kind: 'date', date: formatDate(dayOf(start) + Math.max(1, whole)) };
+  }
+  const wall = wallOf(start) + days * DAY;
+  const zone = zoneOf(start);
+  const end = zone === null ? wall + ms : wallFromInstant(instantFromWall(wall, zone) + ms, zone);
+  return { ...start, local: formatLocal(end) };
+}
+
+/**
+ * Start and end of a component: DTEND, else DURATION, else the day for a date and nothing for a
+ * time (RFC 5545 §3.6.1). `note` tells of an end that had to be set right.
+ * @throws RangeError when there is no start, or one that does not exist.
+ */
+export function readSpan(
+  component: JcalComponent,
+  zones: FileZones,
+): { start: EventTime; end: EventTime; note?: string } {
+  const dtstart = property(component, 'dtstart');
+  if (!dtstart || typeof dtstart[3] !== 'string') throw new RangeError('it has no start');
+  const start = timeFrom(dtstart[3], tzidOf(dtstart), zones);
+  wallOf(start);
+  const dtend = property(component, 'dtend');
+  const duration = property(component, 'duration')?.[3];
+  let end = addDuration(start, typeof duration === 'string' ? duration : 'PT0S');
+  if (typeof dtend?.[3] === 'string') {
+    const given = timeFrom(dtend[3], tzidOf(dtend), zones);
+    end = matchKind(start, given);
+    wallOf(end);
+  }
+  if (lastsForward(start, end)) return { start, end };
+  const sameDay = start.kind === 'date' && dayOf(end) === dayOf(start);
+  const corrected = addDuration(start, 'PT0S');
+  return sameDay
+    ? { start, end: corrected }
+    : { start, end: corrected, note: 'its end lies before its start and was left out' };
+}
+
+/** An end of the start's kind: files mix dates and times now and then. */
+function matchKind(start: EventTime, end: EventTime): EventTime {
+  if (start.kind === 'date' && end.kind !== 'date')
+    return { kind: 'date', date: end.local.slice(0, 10) };
+  if (start.kind !== 'date' && end.kind === 'date')
+    return { ...start, local: `${end.date}T00:00:00` };
+  return end;
+}
+
+/** Name, in a series that begins at `start`, of the date that EXDATE or RECURRENCE-ID means. */
+export function dateKeyFor(start: EventTime, named: EventTime): string {
+  const wholeDay = start.kind === 'date';
+  if (wholeDay) return formatDate(dayOf(named));
+  if (named.kind === 'date') {
+    // A date alone, in a timed series, means that day's date of the series.
+    return formatLocal(dayOf(named) * DAY + (wallOf(start) - dayOfWall(wallOf(start)) * DAY));
+  }
+  const from = zoneOf(named);
+  const to = zoneOf(start);
+  const wall = wallOf(named);
+  if (from === null || to === null || from === to) return dateKeyOf(wall, false);
+  return dateKeyOf(wallFromInstant(instantFromWall(wall, from), to), false);
+}
+
+/** Every value of every property of a name, as times; periods give their end too. */
+export function readTimes(
+  component: JcalComponent,
+  name: string,
+  zones: FileZones,
+): { start: EventTime; end?: EventTime }[] {
+  return component[1]
+    .filter((prop) => prop[0] === name)
+    .flatMap((prop) =>
+      prop.slice(3).map((value) => {
+        const period = Array.isArray(value) ? value : String(value).split('/');
+        const start = timeFrom(String(period[0]), tzidOf(prop), zones);
+        if (period[1] === undefined) return { start };
+        const second = String(period[1]);
+        const end = /^[+-]?P/.test(second)
+          ? addDuration(start, second)
+          : timeFrom(second, tzidOf(prop), zones);
+        return { start, end };
+      }),
+    );
+}
