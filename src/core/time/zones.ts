@@ -71,6 +71,25 @@ export function offsetAt(epochMs: number, zone: string): number {
   return offset[i]!;
 }
 
+/** Every change of a zone's offset in [fromYear, toYear] (UTC years): when (epoch ms), and the offsets around it (ms). */
+export function offsetChanges(
+  zone: string,
+  fromYear: number,
+  toYear: number,
+): { at: number; before: number; after: number }[] {
+  const changes: { at: number; before: number; after: number }[] = [];
+  let before = offsetAt(dayNumber(fromYear, 1, 1) * DAY - 1, zone);
+  for (let year = fromYear; year <= toYear; year++) {
+    const { from, offset } = offsetYear(zone, year);
+    from.forEach((at, i) => {
+      const after = offset[i]!;
+      if (after !== before) changes.push({ at, before, after });
+      before = after;
+    });
+  }
+  return changes;
+}
+
 /** The wall time (wall ms) that clocks in `zone` show at an instant (epoch ms). */
 export function wallFromInstant(epochMs: number, zone: string): number {
   return epochMs + offsetAt(epochMs, zone);

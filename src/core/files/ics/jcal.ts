@@ -18,6 +18,8 @@ export interface ParsedComponent {
   bad: RawLine[];
 }
 
+/** An END of nothing that is open: ical.js would close the component with it. */
+const STRAY_END = /^END[ \t]*:/i;
 const RULE_LINE = /^RRULE(?:;[^:]*)?:(.*)$/is;
 
 function textOf(component: RawComponent, lines: readonly RawLine[]): string {
@@ -38,6 +40,7 @@ function parseWhole(component: RawComponent, lines: readonly RawLine[]): JcalCom
 }
 
 function isReadable(line: RawLine): boolean {
+  if (STRAY_END.test(line.text)) return false;
   try {
     ICAL.parse.property(line.text);
     return true;
@@ -54,7 +57,9 @@ export function parseComponent(component: RawComponent): ParsedComponent {
     if (rule) rules.push(rule[1]!.trim());
     return !rule;
   });
-  const jcal = parseWhole(component, lines);
+  const jcal = lines.some((line) => STRAY_END.test(line.text))
+    ? null
+    : parseWhole(component, lines);
   if (jcal) return { jcal, rules, bad: [] };
 
   const bad = lines.filter((line) => !isReadable(line));

@@ -1,4 +1,4 @@
-import type { JcalComponent, JcalProperty } from '../../model/common';
+import type { EventTime, JcalComponent, JcalProperty } from '../../model/common';
 import { checkRecord, RecordError } from '../../model/records';
 import { RuleError } from '../../recurrence/rule';
 import type { ParsedComponent, Problem } from './jcal';
@@ -19,11 +19,20 @@ export interface FileTask {
   component: JcalComponent;
 }
 
+/** One date of a series that is elsewhere; the draft can also stand by itself. */
+export interface LooseDate {
+  draft: EventDraft;
+  time: EventTime;
+  andLater: boolean;
+}
+
 /** What a calendar file holds. */
 export interface FileContents {
   /** The calendar's own name, when the file gives one. */
   name: string;
   events: EventDraft[];
+  /** Changed dates whose series is not in the file. */
+  looseDates: LooseDate[];
   tasks: FileTask[];
   /** Components that the app has no use for, and properties of the calendar: kept for export. */
   otherComponents: JcalComponent[];
@@ -71,6 +80,11 @@ function uidFor(component: RawComponent): string {
   return `no-uid-${(hash >>> 0).toString(16)}-${component.lines.length}@orderly-week`;
 }
 
+/** The parser leaves properties that it doesn't know as they stand; this one is TEXT (RFC 5545 §3.3.11). */
+function unescapeText(text: string): string {
+  return text.replaceAll(/\\([\\;,nN])/g, (_all, c: string) => (c === 'n' || c === 'N' ? '\n' : c));
+}
+
 class Reader {
   readonly contents: FileContents;
   private readonly zones: FileZones;
@@ -84,6 +98,7 @@ class Reader {
     this.contents = {
       name: '',
       events: [],
+      looseDates: [],
       tasks: [],
       otherComponents: [],
       properties: [],
@@ -95,7 +110,8 @@ class Reader {
 
   readHeader(calendar: RawComponent): void {
     const { jcal, bad } = parseComponent({ ...calendar, children: [] });
-    this.contents.name ||= textValue(jcal, 'x-wr-calname') || textValue(jcal, 'name');
+    this.contents.name ||=
+      unescapeText(textValue(jcal, 'x-wr-calname')) || textValue(jcal, 'name');
     this.contents.properties.push(...jcal[1].filter(([name]) => !FILE_PROPERTIES.has(name)));
     for (const { line } of bad) this.leaveOut(line, 'a line of the calendar can’t be read');
   }
@@ -198,7 +214,9 @@ class Reader {
       if (whole) this.addChange(whole, entry);
     }
     this.contents.events.push(...[...series.values()].map((entry) => entry.draft));
-    this.contents.events.push(...changed.flatMap((entry) => orphan(series, entry)));
+    for (const entry of changed) {
+      if (!series.has(entry.uid)) this.contents.looseDates.push(looseDate(entry));
+    }
   }
 
   private addChange(whole: ReadEntry, entry: ReadEntry): void {
@@ -208,12 +226,14 @@ class Reader {
   }
 }
 
-/** A changed date whose series is not in the file stands by itself and keeps its RECURRENCE-ID. */
-function orphan(series: ReadonlyMap<string, ReadEntry>, entry: ReadEntry): EventDraft[] {
-  if (series.has(entry.uid)) return [];
+/** By itself, a changed date keeps its RECURRENCE-ID among what passes through. */
+function looseDate(entry: ReadEntry): LooseDate {
   const id = entry.parsed.jcal[1].find(([name]) => name === 'recurrence-id')!;
   const kept = entry.draft.passthrough ?? { properties: [], components: [] };
-  return [{ ...entry.draft, passthrough: { ...kept, properties: [id, ...kept.properties] } }];
+  return {
+    ...entry.recurrence!,
+    draft: { ...entry.draft, passthrough: { ...kept, properties: [id, ...kept.properties] } },
+  };
 }
 
 function isReadError(error: unknown): error is Error {
@@ -236,7 +256,8 @@ export function* readCalendarFile(
   for (const calendar of calendars) reader.readHeader(calendar);
   yield* reader.read();
   const { contents } = reader;
-  const nothing = !contents.events.length && !contents.tasks.length;
+  const { events, looseDates, tasks } = contents;
+  const nothing = !events.length && !looseDates.length && !tasks.length;
   const [first] = contents.skipped;
   if (nothing && first) {
     throw new FileError(`Nothing in this file can be read. Line ${first.line}: ${first.what}`);

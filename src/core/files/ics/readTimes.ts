@@ -17,7 +17,9 @@ import type { FileZones } from './zoneOfFile';
 
 /** A jCal date or date-time with its TZID as a time of the model. */
 export function timeFrom(value: string, tzid: string | undefined, zones: FileZones): EventTime {
-  if (!value.includes('T')) return { kind: 'date', date: value };
+  // A date where a date-time was announced leaves the parser with an empty time.
+  if (!value.includes('T') || value.endsWith('T::'))
+    return { kind: 'date', date: value.slice(0, 10) };
   const local = value.replace(/Z$/, '').slice(0, 19);
   // Reading it once settles odd but readable times, such as a 60th second.
   const normal = formatLocal(parseLocal(local));

@@ -4,7 +4,7 @@ export interface RawComponent {
   name: string;
   /** Line number of its BEGIN, from 1. */
   line: number;
-  /** Unfolded content lines of its own, without BEGIN and END. */
+  /** Unfolded content lines of its own, without BEGIN and END; an END of nothing that is open stays among them, as a line that can't be read. */
   lines: RawLine[];
   children: RawComponent[];
 }
@@ -45,6 +45,10 @@ function* contentLines(text: string): Generator<RawLine> {
 
 const MARKER = /^(BEGIN|END)[ \t]*:[ \t]*(\S+)\s*$/i;
 
+/** An END with letters too many still ends what is open. */
+const isMisspelt = (open: string, ended: string) =>
+  ended.length > open.length && ended.startsWith(open);
+
 /**
  * Splits the text of an iCalendar file into its outermost components. Lines outside of them are
  * passed over. Checks only what holds a file together: that each BEGIN has its END.
@@ -65,8 +69,10 @@ export function scanComponents(text: string): RawComponent[] {
       const component = { name, line: content.line, lines: [], children: [] };
       (inner ? inner.children : roots).push(component);
       open.push(component);
-    } else if (inner?.name === name) {
+    } else if (inner && (inner.name === name || isMisspelt(inner.name, name))) {
       open.pop();
+    } else if (inner && !open.some((component) => component.name === name)) {
+      inner.lines.push(content);
     } else {
       throw new FileError(
         inner

@@ -1,0 +1,131 @@
+import type { EventTime, JcalProperty, Passthrough } from '../../model/common';
+import { zoneOf } from '../../model/common';
+import type { CalendarEvent, ChangedDate } from '../../model/event';
+import { formatLocal } from '../../time/civil';
+import { componentLines, foldLine, propertyLine } from './jcal';
+import { AVAILABILITY_PROPERTY } from './readEvent';
+
+type Parameters = Record<string, unknown>;
+
+/** A time as a jCal property: UTC with its Z, other zones by TZID, floating times and dates bare. */
+function timeProperty(name: string, time: EventTime, parameters: Parameters = {}): JcalProperty {
+  if (time.kind === 'date') return [name, parameters, 'date', time.date];
+  const zone = zoneOf(time);
+  const tzid = zone !== null && zone !== 'UTC' ? { tzid: zone } : {};
+  const value = zone === 'UTC' ? `${time.local}Z` : time.local;
+  return [name, { ...parameters, ...tzid }, 'date-time', value];
+}
+
+/** The time that the name of a series' date stands for, in the kind and zone of the series' start. */
+function timeOfKey(start: EventTime, key: string): EventTime {
+  return start.kind === 'date' ? { kind: 'date', date: key } : { ...start, local: key };
+}
+
+function stamp(name: string, epochMs: number): JcalProperty {
+  return [name, {}, 'date-time', `${formatLocal(epochMs)}Z`];
+}
+
+function extraDateProperty(
+  extra: CalendarEvent['extraDates'][number],
+  parameters: Parameters,
+): JcalProperty {
+  const [, own, , start] = timeProperty('rdate', extra.start, parameters);
+  if (!extra.end || extra.end.kind === 'date' || extra.start.kind === 'date')
+    return timeProperty('rdate', extra.start, parameters);
+  return ['rdate', own, 'period', [start, timeProperty('rdate', extra.end)[3]]];
+}
+
+/** Text fields that are left out when empty, with the property that holds each. */
+const TEXTS = [
+  ['summary', 'title', 'text'],
+  ['location', 'place', 'text'],
+  ['description', 'notes', 'text'],
+  ['url', 'link', 'uri'],
+] as const;
+
+function fieldProperties(event: CalendarEvent): JcalProperty[] {
+  const kept = event.passthrough?.parameters ?? {};
+  const has = (name: string) => event.passthrough?.properties.some((p) => p[0] === name);
+  const properties: JcalProperty[] = [
+    ['uid', kept['uid'] ?? {}, 'text', event.uid],
+    stamp('dtstamp', event.updated),
+    stamp('created', event.created),
+    stamp('last-modified', event.updated),
+    ['sequence', kept['sequence'] ?? {}, 'integer', event.revision],
+    timeProperty('dtstart', event.start, kept['dtstart']),
+    timeProperty('dtend', event.end, kept['dtend']),
+  ];
+  for (const [name, field, type] of TEXTS) {
+    if (event[field]) properties.push([name, kept[name] ?? {}, type, event[field]]);
+  }
+  if (event.availability === 'free') properties.push(['transp', {}, 'text', 'TRANSPARENT']);
+  if (event.availability === 'away') properties.push([AVAILABILITY_PROPERTY, {}, 'text', 'away']);
+  if (event.availability === 'tentative' && !has('status'))
+    properties.push(['status', {}, 'text', 'TENTATIVE']);
+  if (event.visibility === 'private' && !has('class'))
+    properties.push(['class', {}, 'text', 'PRIVATE']);
+  if (event.importance)
+    properties.push(['priority', kept['priority'] ?? {}, 'integer', event.importance]);
+  return properties;
+}
+
+function repeatProperties(event: CalendarEvent): JcalProperty[] {
+  const kept = event.passthrough?.parameters ?? {};
+  return [
+    ...event.extraDates.map((extra) => extraDateProperty(extra, kept['rdate'] ?? {})),
+    ...event.skippedDates.map((key) =>
+      timeProperty('exdate', timeOfKey(event.start, key), kept['exdate'] ?? {}),
+    ),
+  ];
+}
+
+/** A property line; a second RRULE of a file has passed through as its bare text. */
+function anyLine(prop: JcalProperty): string {
+  return prop[0] === 'rrule' ? foldLine(`RRULE:${String(prop[3])}`) : propertyLine(prop);
+}
+
+function componentOf(
+  properties: JcalProperty[],
+  rule: string | undefined,
+  passthrough: Passthrough | undefined,
+): string[] {
+  return [
+    'BEGIN:VEVENT',
+    ...properties.map(propertyLine),
+    ...(rule === undefined ? [] : [foldLine(`RRULE:${rule}`)]),
+    ...(passthrough?.properties ?? []).map(anyLine),
+    ...(passthrough?.components ?? []).flatMap(componentLines),
+    'END:VEVENT',
+  ];
+}
+
+function changedDateLines(event: CalendarEvent, key: string, change: ChangedDate): string[] {
+  const { andLater, passthrough, revision, ...fields } = change;
+  const date: CalendarEvent = { ...event, ...fields, passthrough, revision: revision ?? 0 };
+  const range = andLater ? { range: 'THISANDFUTURE' } : {};
+  const id = timeProperty('recurrence-id', timeOfKey(event.start, key), range);
+  return componentOf([...fieldProperties(date), id], undefined, passthrough);
+}
+
+/** The content lines of an event: its VEVENT, and one for each changed date. */
+export function eventLines(event: CalendarEvent): string[] {
+  const properties = [...fieldProperties(event), ...repeatProperties(event)];
+  return [
+    ...componentOf(properties, event.rule, event.passthrough),
+    ...Object.entries(event.changedDates).flatMap(([key, change]) =>
+      changedDateLines(event, key, change),
+    ),
+  ];
+}
+
+/** Every time that an event's lines write with a TZID. */
+export function timesWritten(event: CalendarEvent): EventTime[] {
+  return [
+    event.start,
+    event.end,
+    ...event.extraDates.flatMap((extra) => [extra.start, extra.end ?? extra.start]),
+    ...Object.values(event.changedDates).flatMap((change) =>
+      [change.start, change.end].filter((time) => time !== undefined),
+    ),
+  ];
+}
