@@ -110,8 +110,7 @@ class Reader {
 
   readHeader(calendar: RawComponent): void {
     const { jcal, bad } = parseComponent({ ...calendar, children: [] });
-    this.contents.name ||=
-      unescapeText(textValue(jcal, 'x-wr-calname')) || textValue(jcal, 'name');
+    this.contents.name ||= unescapeText(textValue(jcal, 'x-wr-calname')) || textValue(jcal, 'name');
     this.contents.properties.push(...jcal[1].filter(([name]) => !FILE_PROPERTIES.has(name)));
     for (const { line } of bad) this.leaveOut(line, 'a line of the calendar can’t be read');
   }

@@ -1,0 +1,119 @@
+export type JotPartKind = 'when' | 'length' | 'place' | 'calendar';
+
+/** Words of a jotted line, by position. */
+export interface JotPart {
+  kind: JotPartKind;
+  from: number;
+  to: number;
+}
+
+type Read<T> = (JotPart & { value: T }) | null;
+
+/** Stands for words that are taken; it is no letter, digit or space. */
+const TAKEN = '\u0001';
+
+/** The line with a part's words taken out, its length unchanged. */
+export function blankOut(line: string, part: Pick<JotPart, 'from' | 'to'> | null): string {
+  return part
+    ? line.slice(0, part.from) + TAKEN.repeat(part.to - part.from) + line.slice(part.to)
+    : line;
+}
+
+const escapePattern = (text: string) => text.replaceAll(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
+/** "in Clients": the last of the calendars' names that follows such a word. */
+export function readCalendar(
+  line: string,
+  calendars: readonly { id: string; name: string }[],
+): Read<string> {
+  let best: (JotPart & { value: string }) | null = null;
+  for (const { id, name } of calendars) {
+    const pattern = new RegExp(
+      `(?<=^|\\s)(?:in|to|for)\\s+(?:the\\s+)?${escapePattern(name)}(?:\\s+calendar)?(?=$|[\\s,.])`,
+      'giu',
+    );
+    for (const match of line.matchAll(pattern)) {
+      const part = {
+        kind: 'calendar' as const,
+        from: match.index,
+        to: match.index + match[0].length,
+        value: id,
+      };
+      const isBetter =
+        !best || part.from > best.from || (part.from === best.from && part.to > best.to);
+      if (isBetter) best = part;
+    }
+  }
+  return best;
+}
+
+const UNIT_MINUTES: Record<string, number> = { m: 1, h: 60, d: 1440, w: 7 * 1440 };
+const AMOUNT = String.raw`(?:(\d+(?:[.,]\d+)?|an?|half an?|one|two|three)\s*(m|mins?|minutes?|h|hrs?|hours?|days?|weeks?)(?:\s*(and a half|(?:and\s+)?(\d+)\s*(?:m|mins?|minutes?)?))?)`;
+const LENGTH = new RegExp(
+  String.raw`(?<=^|\s)(for\s+(?:about\s+)?)?${AMOUNT}(?=$|[\s,.;)])`,
+  'giu',
+);
+const WORDS: Record<string, number> = {
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  'half a': 0.5,
+  'half an': 0.5,
+};
+
+/** "for 90 min", "1.5 h", "for an hour and a half", "2 days". What follows "in" or precedes "ago" is a time, not a length. */
+export function readLength(line: string): Read<{ minutes: number; wholeDays: boolean }> {
+  for (const match of line.matchAll(LENGTH)) {
+    const [whole, lead, amount, unit, more, moreMinutes] = match;
+    const before = line.slice(0, match.index);
+    const after = line.slice(match.index + whole.length);
+    const isTime =
+      /\b(in|after|within|every|next|last)\s*$/i.test(before) ||
+      /^\s*(ago|later|from now|before|after)\b/i.test(after);
+    const isVague = !lead && WORDS[amount!.toLowerCase()] !== undefined;
+    if (isTime || isVague) continue;
+    const count = WORDS[amount!.toLowerCase()] ?? Number(amount!.replace(',', '.'));
+    const perUnit = UNIT_MINUTES[unit![0]!.toLowerCase()]!;
+    const half = more?.toLowerCase() === 'and a half' ? perUnit / 2 : 0;
+    const minutes = Math.round(count * perUnit + half + Number(moreMinutes ?? 0));
+    if (minutes <= 0) continue;
+    return {
+      kind: 'length',
+      from: match.index,
+      to: match.index + whole.length,
+      value: { minutes, wholeDays: perUnit >= 1440 && minutes % 1440 === 0 },
+    };
+  }
+  return null;
+}
+
+/** "at Quay 3": from the last "at" (or "@") to the end of its stretch of untaken words. */
+export function readPlace(line: string): Read<string> {
+  const pattern = new RegExp(
+    `(?<=^|\\s|${TAKEN})(?:at\\s+|@\\s*)([^${TAKEN}]*[^${TAKEN}\\s,.;])`,
+    'giu',
+  );
+  const match = [...line.matchAll(pattern)].at(-1);
+  if (!match) return null;
+  return {
+    kind: 'place',
+    from: match.index,
+    to: match.index + match[0].length,
+    value: match[1]!.trim(),
+  };
+}
+
+/** What is left when everything else is taken, without words that led to a taken part. */
+export function titleOf(line: string): string {
+  const dangling = new RegExp(
+    String.raw`(?:^|\s)(?:on|at|from|by|for|in|,|-|–)\s*(?=${TAKEN})`,
+    'giu',
+  );
+  return line
+    .replaceAll(dangling, ' ')
+    .replaceAll(new RegExp(`${TAKEN}+`, 'g'), ' ')
+    .replaceAll(/\s+/g, ' ')
+    .replaceAll(/^[\s,;:–-]+|[\s,;:–-]+$/g, '');
+}

@@ -1,0 +1,157 @@
+import fc from 'fast-check';
+import type { Occurrence } from '../agenda/occurrence';
+import { DAY, MINUTE } from '../time/civil';
+import { packLanes } from './lanes';
+import type { RowsFrame } from './rows';
+import { layoutRows, minuteOfX, rowAt, xOfMinute } from './rows';
+
+function occurrence(
+  title: string,
+  start: number,
+  end: number,
+  more: Partial<Occurrence> = {},
+): Occurrence {
+  return {
+    id: title,
+    eventId: title,
+    calendarId: 'c',
+    dateKey: null,
+    changed: false,
+    title,
+    place: '',
+    wholeDay: false,
+    availability: 'busy',
+    visibility: 'public',
+    zone: null,
+    startMs: start * MINUTE,
+    endMs: end * MINUTE,
+    start: start * MINUTE,
+    end: end * MINUTE,
+    ...more,
+  };
+}
+
+const frame: RowsFrame = {
+  fromDay: 0,
+  days: 7,
+  fromMinute: 420,
+  toMinute: 1140,
+  width: 360,
+  height: 600,
+  minRowHeight: 56,
+  laneHeight: 23,
+  tallLaneHeight: null,
+  topHeight: 20,
+  padding: 4,
+  labelWidth: ({ title }) => title.length * 7,
+};
+
+const at = (day: number, hour: number, minute = 0) => day * 1440 + hour * 60 + minute;
+
+test('a bar has its true place and length, and its label shares no lane with a neighbour', () => {
+  const { rows } = layoutRows(frame, [
+    occurrence('Bench round of lamps', at(0, 9), at(0, 9, 30)),
+    occurrence('Call', at(0, 10), at(0, 11)),
+    occurrence('Late', at(0, 15), at(0, 16)),
+  ]);
+  expect(rows[0]!.bars.map(({ x, width, lane }) => [x, width, lane])).toEqual([
+    [60, 15, 0],
+    [90, 30, 1],
+    [240, 30, 0],
+  ]);
+});
+
+test('near the right edge the label goes to the left of its bar', () => {
+  const { rows } = layoutRows(frame, [occurrence('A rather long title', at(1, 18), at(1, 19))]);
+  expect(rows[1]!.bars[0]).toMatchObject({ x: 330, labelSide: 'left' });
+});
+
+test('whole days and long events lie on top of each of their days and wash it while busy', () => {
+  const { rows } = layoutRows(frame, [
+    occurrence('Leave', at(3, 0), at(5, 0), { wholeDay: true, availability: 'away' }),
+    occurrence('Fair', at(4, 0), at(5, 0), { wholeDay: true, availability: 'free' }),
+    occurrence('Voyage', at(5, 13), at(6, 15)),
+  ]);
+  const tops = rows.map((row) => row.tops.map((t) => `${t.occurrence.title} ${t.nth}/${t.of}`));
+  expect(tops).toEqual([
+    [],
+    [],
+    [],
+    ['Leave 1/2'],
+    ['Leave 2/2', 'Fair 1/1'],
+    ['Voyage 1/2'],
+    ['Voyage 2/2'],
+  ]);
+  expect(rows.map((row) => row.washes.length)).toEqual([0, 0, 0, 1, 1, 1, 1]);
+  expect(rows[5]!.washes[0]).toEqual({ x: 180, width: 180 });
+});
+
+test('events outside the shown hours are counted, those across an edge are cut', () => {
+  const { rows } = layoutRows(frame, [
+    occurrence('Early', at(0, 5), at(0, 6)),
+    occurrence('Night', at(0, 22), at(1, 8)),
+  ]);
+  expect([rows[0]!.before, rows[0]!.after]).toEqual([1, 1]);
+  expect(rows[1]!.bars[0]).toMatchObject({ x: 0, width: 30, cutStart: true, cutEnd: false });
+});
+
+test('rows share the height; a full row takes what it needs', () => {
+  const many = Array.from({ length: 6 }, (_, i) => occurrence(`Event ${i}`, at(2, 9), at(2, 17)));
+  const { rows, height } = layoutRows(frame, many);
+  expect(height).toBe(600);
+  expect(rows[2]!.height).toBeGreaterThanOrEqual(6 * 23 + 8);
+  expect(layoutRows({ ...frame, height: 200 }, many).height).toBe(6 * 56 + 6 * 23 + 8);
+});
+
+test('labels are held shorter before rows outgrow the height, and get two lines when there is room', () => {
+  const long = Array.from({ length: 3 }, (_, i) =>
+    occurrence('A title that asks for much room', at(0, 8 + i * 4), at(0, 8 + i * 4, 30)),
+  );
+  const roomy = layoutRows({ ...frame, tallLaneHeight: 38 }, long);
+  expect(roomy.tall).toBe(true);
+  const tight = layoutRows({ ...frame, height: 7 * 56 }, long);
+  expect(tight.tall).toBe(false);
+  expect(tight.rows[0]!.lanes).toBeLessThan(layoutRows(frame, long).rows[0]!.lanes);
+});
+
+test('no two items of a lane overlap, bar or label, wherever they lie', () => {
+  const anyItem = fc.record({
+    from: fc.integer({ min: 0, max: 350 }),
+    length: fc.integer({ min: 5, max: 200 }),
+    labelWidth: fc.integer({ min: 0, max: 300 }),
+  });
+  fc.assert(
+    fc.property(fc.array(anyItem, { maxLength: 12 }), (specs) => {
+      const items = specs
+        .map(({ from, length, labelWidth }) => ({
+          from,
+          to: Math.min(360, from + length),
+          labelWidth,
+          labelOffset: 20,
+        }))
+        .sort((a, b) => a.from - b.from);
+      const { places } = packLanes(items, 360);
+      const spans = places.map((place, i) => {
+        const item = items[i]!;
+        const label = Math.max(0, Math.min(item.labelWidth, place.labelRoom));
+        return place.side === 'left'
+          ? { lane: place.lane, from: item.from - label, to: item.to }
+          : { lane: place.lane, from: item.from, to: Math.max(item.to, item.from + 20 + label) };
+      });
+      spans.forEach((a, i) =>
+        spans.slice(i + 1).forEach((b) => {
+          if (a.lane === b.lane) expect(a.to <= b.from || b.to <= a.from).toBe(true);
+        }),
+      );
+    }),
+  );
+});
+
+test('a place on the sheet is a time and back', () => {
+  expect(minuteOfX(frame, xOfMinute(frame, 555))).toBe(555);
+  const { rows } = layoutRows(frame, []);
+  expect(rowAt(rows, -5)!.day).toBe(0);
+  expect(rowAt(rows, rows[3]!.y)!.day).toBe(3);
+  expect(rowAt(rows, 99_999)!.day).toBe(6);
+  expect(DAY).toBe(1440 * MINUTE);
+});

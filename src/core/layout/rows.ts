@@ -1,0 +1,276 @@
+import type { Occurrence } from '../agenda/occurrence';
+import { DAY, MINUTE } from '../time/civil';
+import type { LabelSide } from './lanes';
+import { packLanes } from './lanes';
+
+/** The week in rows: one row a day, time from left to right. Sizes in pixels. */
+export interface RowsFrame {
+  /** First day (day number) and how many. */
+  fromDay: number;
+  days: number;
+  /** Hours shown, in minutes of the day. */
+  fromMinute: number;
+  toMinute: number;
+  /** Room for the rows' time line, without the gutter. */
+  width: number;
+  /** Room for all rows; rows grow past it when they must. */
+  height: number;
+  /** The least that a row needs for its gutter. */
+  minRowHeight: number;
+  /** Height of a lane, and of one whose labels have two lines; null when that is not wanted. */
+  laneHeight: number;
+  tallLaneHeight: number | null;
+  topHeight: number;
+  padding: number;
+  /** Width of an occurrence's label, with one line or two. */
+  labelWidth(occurrence: Occurrence, tall: boolean): number;
+}
+
+/** A timed event's stretch on one day. */
+export interface RowBar {
+  occurrence: Occurrence;
+  x: number;
+  width: number;
+  lane: number;
+  labelSide: LabelSide;
+  labelRoom: number;
+  /** Whether the event goes on before or after what this bar shows. */
+  cutStart: boolean;
+  cutEnd: boolean;
+}
+
+/** A whole-day or long event on one of its days. */
+export interface TopBar {
+  occurrence: Occurrence;
+  x: number;
+  width: number;
+  /** Which of its days this is, from 1, of how many. */
+  nth: number;
+  of: number;
+}
+
+export interface Row {
+  day: number;
+  y: number;
+  height: number;
+  tops: TopBar[];
+  bars: RowBar[];
+  lanes: number;
+  /** Stretches that a busy or away top bar washes. */
+  washes: { x: number; width: number }[];
+  /** Timed events before and after the shown hours. */
+  before: number;
+  after: number;
+}
+
+export interface RowsLayout {
+  rows: Row[];
+  height: number;
+  laneHeight: number;
+  /** Whether labels have two lines. */
+  tall: boolean;
+}
+
+/** The narrowest that a bar is drawn. */
+const MIN_BAR = 7;
+/** Where a label begins on its bar: after the edge and the mark. */
+export const LABEL_OFFSET = 21;
+/** Widths to hold labels to, one after the other, until the rows fit. */
+const LABEL_LIMITS = [Infinity, 150, 110, 80];
+
+export const isTop = (o: Occurrence) => o.wholeDay || o.end - o.start >= DAY;
+
+/** x of a minute of the day, not held to the shown hours. */
+export function xOfMinute(
+  frame: Pick<RowsFrame, 'fromMinute' | 'toMinute' | 'width'>,
+  minute: number,
+): number {
+  return ((minute - frame.fromMinute) / (frame.toMinute - frame.fromMinute)) * frame.width;
+}
+
+/** Minute of the day at x (fractions kept). */
+export function minuteOfX(
+  frame: Pick<RowsFrame, 'fromMinute' | 'toMinute' | 'width'>,
+  x: number,
+): number {
+  return frame.fromMinute + (x / frame.width) * (frame.toMinute - frame.fromMinute);
+}
+
+/** The part of an occurrence on a day, in minutes of that day; null when it has none. */
+function partOn(o: Occurrence, day: number): { from: number; to: number } | null {
+  const low = day * DAY;
+  const isPoint = o.start === o.end;
+  if (o.start >= low + DAY || (isPoint ? o.start < low : o.end <= low)) return null;
+  return {
+    from: Math.max(0, (o.start - low) / MINUTE),
+    to: Math.min(1440, (o.end - low) / MINUTE),
+  };
+}
+
+function topBar(
+  frame: RowsFrame,
+  o: Occurrence,
+  day: number,
+  part: { from: number; to: number },
+): TopBar {
+  const x = Math.max(0, xOfMinute(frame, part.from));
+  const first = Math.floor(o.start / DAY);
+  return {
+    occurrence: o,
+    x,
+    width: Math.max(MIN_BAR, Math.min(frame.width, xOfMinute(frame, part.to)) - x),
+    nth: day - first + 1,
+    of: Math.ceil(o.end / DAY) - first,
+  };
+}
+
+interface Timed {
+  occurrence: Occurrence;
+  from: number;
+  to: number;
+  cutStart: boolean;
+  cutEnd: boolean;
+}
+
+interface DayContent {
+  day: number;
+  tops: TopBar[];
+  timed: Timed[];
+  before: number;
+  after: number;
+}
+
+function contentOf(frame: RowsFrame, occurrences: readonly Occurrence[], day: number): DayContent {
+  const content: DayContent = { day, tops: [], timed: [], before: 0, after: 0 };
+  for (const occurrence of occurrences) {
+    const part = partOn(occurrence, day);
+    if (!part) continue;
+    if (isTop(occurrence)) content.tops.push(topBar(frame, occurrence, day, part));
+    else if (part.from >= frame.toMinute) content.after++;
+    else if (part.to <= frame.fromMinute && part.from < frame.fromMinute) content.before++;
+    else content.timed.push(timedPart(frame, occurrence, day, part));
+  }
+  return content;
+}
+
+function timedPart(
+  frame: RowsFrame,
+  o: Occurrence,
+  day: number,
+  part: { from: number; to: number },
+): Timed {
+  const from = Math.max(0, xOfMinute(frame, part.from));
+  const to = Math.min(frame.width, xOfMinute(frame, part.to));
+  return {
+    occurrence: o,
+    from,
+    to: Math.max(to, from + MIN_BAR),
+    cutStart: o.start < day * DAY || part.from < frame.fromMinute,
+    cutEnd: o.end > (day + 1) * DAY || part.to > frame.toMinute,
+  };
+}
+
+function packDay(frame: RowsFrame, content: DayContent, tall: boolean, maxLabel: number) {
+  const items = content.timed.map((timed) => ({
+    from: timed.from,
+    to: timed.to,
+    labelOffset: LABEL_OFFSET,
+    labelWidth: frame.labelWidth(timed.occurrence, tall),
+  }));
+  const { places, lanes } = packLanes(items, frame.width, maxLabel);
+  const bars = content.timed.map(({ occurrence, from, to, cutStart, cutEnd }, i): RowBar => {
+    const { lane, side, labelRoom } = places[i]!;
+    return {
+      occurrence,
+      x: from,
+      width: to - from,
+      lane,
+      labelSide: side,
+      labelRoom,
+      cutStart,
+      cutEnd,
+    };
+  });
+  return { bars, lanes };
+}
+
+type Packed = DayContent & ReturnType<typeof packDay>;
+
+function neededHeight(frame: RowsFrame, packed: Packed, laneHeight: number): number {
+  const content = packed.tops.length * frame.topHeight + packed.lanes * laneHeight;
+  return Math.max(frame.minRowHeight, content + frame.padding * 2);
+}
+
+/** Packs all days in the roomiest way whose rows fit the height; the tightest when none does. */
+function packAll(frame: RowsFrame, contents: readonly DayContent[]) {
+  const { laneHeight, tallLaneHeight } = frame;
+  const ways = [
+    ...(tallLaneHeight === null
+      ? []
+      : [{ tall: true, laneHeight: tallLaneHeight, maxLabel: Infinity }]),
+    ...LABEL_LIMITS.map((maxLabel) => ({ tall: false, laneHeight, maxLabel })),
+  ];
+  for (const [i, way] of ways.entries()) {
+    const packed = contents.map((content) => ({
+      ...content,
+      ...packDay(frame, content, way.tall, way.maxLabel),
+    }));
+    const needed = packed.map((day) => neededHeight(frame, day, way.laneHeight));
+    const total = needed.reduce((sum, height) => sum + height, 0);
+    if (total <= frame.height || i === ways.length - 1) return { ...way, packed, needed, total };
+  }
+  throw new RangeError('there is always a last way');
+}
+
+const isWashing = ({ occurrence }: TopBar) =>
+  occurrence.availability === 'busy' || occurrence.availability === 'away';
+
+/** Lays occurrences (wall ms in the frame's zone, in order of start) out as rows of days. */
+export function layoutRows(frame: RowsFrame, occurrences: readonly Occurrence[]): RowsLayout {
+  const contents = Array.from({ length: frame.days }, (_, i) =>
+    contentOf(frame, occurrences, frame.fromDay + i),
+  );
+  const { tall, laneHeight, packed, needed, total } = packAll(frame, contents);
+  const heights = shareRoom(needed, frame.height - total);
+  let y = 0;
+  const rows = packed.map(({ day, tops, bars, lanes, before, after }, i): Row => {
+    const row = {
+      day,
+      y,
+      height: heights[i]!,
+      tops,
+      bars,
+      lanes,
+      before,
+      after,
+      washes: tops.filter(isWashing).map(({ x, width }) => ({ x, width })),
+    };
+    y += heights[i]!;
+    return row;
+  });
+  return { rows, height: y, laneHeight, tall };
+}
+
+/** Shares spare pixels out: the lowest rows grow first, until all are of a height. */
+function shareRoom(needed: readonly number[], spare: number): number[] {
+  const heights = needed.map(Math.ceil);
+  let left = Math.floor(spare) - heights.reduce((sum, h, i) => sum + h - needed[i]!, 0);
+  while (left > 0 && heights.length) {
+    const low = Math.min(...heights);
+    const lowest = heights.flatMap((h, i) => (h === low ? [i] : []));
+    const above = Math.min(...heights.filter((h) => h > low), Infinity);
+    const step = Math.max(1, Math.min(above - low, Math.floor(left / lowest.length)));
+    for (const i of lowest) {
+      if (left <= 0) break;
+      const growth = Math.min(step, left);
+      heights[i]! += growth;
+      left -= growth;
+    }
+  }
+  return heights;
+}
+
+/** The row at y; the first or last one beyond the ends. */
+export function rowAt(rows: readonly Row[], y: number): Row | undefined {
+  return rows.findLast((row) => row.y <= y) ?? rows[0];
+}
