@@ -144,13 +144,16 @@ export function durationOf(e: { start: EventTime; end: EventTime }): number {
   );
 }
 
+/** The UID (RFC 5545 §3.8.4.7) of an event that begins in this app. */
+export const uidOf = (id: string) => `${id}@orderly-week`;
+
 /** What an event holds when nothing else is said. */
 export function newEvent(
   fields: Pick<CalendarEvent, 'id' | 'calendarId' | 'start' | 'end'> & Partial<CalendarEvent>,
   now: number,
 ): CalendarEvent {
   return {
-    uid: `${fields.id}@orderly-week`,
+    uid: uidOf(fields.id),
     title: '',
     place: '',
     notes: '',

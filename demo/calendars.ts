@@ -1,0 +1,31 @@
+import type { Calendar } from '@/core/model/calendar';
+import { newCalendar } from '@/core/model/calendar';
+import { INKS } from '@/core/model/inks';
+
+/** The calendars of Lantern Quay Instruments' office coordinator. */
+export const CALENDARS: Calendar[] = [
+  newCalendar({ id: 'workshop', name: 'Workshop', ink: INKS.Kelp, mark: 'square', order: 0 }),
+  newCalendar({ id: 'clients', name: 'Clients', ink: INKS.Harbour, mark: 'circle', order: 1 }),
+  newCalendar({ id: 'accounts', name: 'Accounts', ink: INKS.Ochre, mark: 'triangle', order: 2 }),
+  newCalendar({ id: 'training', name: 'Training', ink: INKS.Damson, mark: 'diamond', order: 3 }),
+  newCalendar({
+    id: 'leave',
+    name: 'Leave',
+    ink: INKS.Brick,
+    mark: 'hexagon',
+    order: 4,
+    defaultAvailability: 'away',
+  }),
+  // Its ink is hard to tell from Workshop's: one of the things to tidy.
+  newCalendar({ id: 'apprentices', name: 'Apprentices', ink: INKS.Fjord, mark: 'ring', order: 5 }),
+  newCalendar({
+    id: 'closures',
+    name: 'Quay closures',
+    description: 'When the quay office and its gates are shut',
+    ink: INKS.Pewter,
+    mark: 'cross',
+    order: 6,
+    kind: 'followed',
+    source: 'Saltmarsh quay office (stand-in)',
+  }),
+];

@@ -1,0 +1,101 @@
+import type { EventTime } from '@/core/model/common';
+import type { CalendarEvent, ChangedDate } from '@/core/model/event';
+import { newEvent } from '@/core/model/event';
+import { DEFAULT_SETTINGS } from '@/core/model/others';
+import { parseRule } from '@/core/recurrence/rule';
+import { expandRule } from '@/core/recurrence/expandRule';
+import { DAY, formatDate, formatLocal, MINUTE, parseLocal, startOfWeek } from '@/core/time/civil';
+import type { Seed } from '@/engine/engine';
+import { CALENDARS } from './calendars';
+import type { SeriesSpec } from './series';
+import { SERIES } from './series';
+import type { SingleSpec } from './singles';
+import { SINGLES } from './singles';
+
+const HOME = 'Europe/London';
+
+/** Wall ms of `HH:mm` on a day. */
+function wallAt(day: number, at: string): number {
+  return parseLocal(`${formatDate(day)}T${at}:00`);
+}
+
+function timesAt(
+  day: number,
+  spec: Pick<SingleSpec, 'at' | 'minutes' | 'days' | 'zone'>,
+): { start: EventTime; end: EventTime } {
+  if (spec.at === undefined) {
+    return {
+      start: { kind: 'date', date: formatDate(day) },
+      end: { kind: 'date', date: formatDate(day + (spec.days ?? 1)) },
+    };
+  }
+  const start = wallAt(day, spec.at);
+  const time = (wall: number): EventTime => ({
+    kind: 'zoned',
+    local: formatLocal(wall),
+    zone: spec.zone ?? HOME,
+  });
+  return { start: time(start), end: time(start + (spec.minutes ?? 30) * MINUTE) };
+}
+
+/** The first day, from the spec's on, that its rule generates: a series begins on one of its own dates. */
+function firstDay(day: number, rule: string): number {
+  const parsed = parseRule(rule.replace(/;COUNT=\d+/, '').replace(/;INTERVAL=\d+/, ''));
+  const window = { from: day * DAY, to: (day + 800) * DAY, limit: 1 };
+  const [first] = expandRule(parsed, day * DAY, window, () => true).starts;
+  return first === undefined ? day : Math.floor(first / DAY);
+}
+
+function seriesEvent(spec: SeriesSpec, index: number, monday: number, now: number): CalendarEvent {
+  const day = firstDay(monday + spec.day, spec.rule);
+  const key = (offset: number) =>
+    spec.at === undefined
+      ? formatDate(monday + offset)
+      : formatLocal(wallAt(monday + offset, spec.at));
+  const changedDates = Object.fromEntries(
+    (spec.moved ?? []).map((move): [string, ChangedDate] => [
+      key(move.day),
+      timesAt(monday + move.day, { ...spec, at: move.at }),
+    ]),
+  );
+  return newEvent(
+    {
+      id: `series-${index}`,
+      calendarId: spec.calendar,
+      title: spec.title,
+      rule: spec.rule,
+      ...timesAt(day, spec),
+      skippedDates: (spec.skip ?? []).map(key),
+      changedDates,
+      ...spec.more,
+    },
+    now,
+  );
+}
+
+function singleEvent(spec: SingleSpec, index: number, monday: number, now: number): CalendarEvent {
+  return newEvent(
+    {
+      id: `single-${index}`,
+      calendarId: spec.calendar,
+      title: spec.title,
+      ...timesAt(monday + spec.day, spec),
+      ...spec.more,
+    },
+    now,
+  );
+}
+
+/** The demo: the coordinator's calendars at Lantern Quay Instruments, about four months either side of today. */
+export function demoSeed({ today, now }: { today: number; now: number }): Seed[] {
+  const monday = startOfWeek(today);
+  const events = [
+    ...SERIES.map((spec, i) => seriesEvent(spec, i, monday, now)),
+    ...SINGLES.map((spec, i) => singleEvent(spec, i, monday, now)),
+  ];
+  return [
+    { type: 'settings', record: { ...DEFAULT_SETTINGS, zone: HOME } },
+    ...CALENDARS.map((record): Seed => ({ type: 'calendar', record })),
+    ...events.map((record): Seed => ({ type: 'event', record })),
+  ];
+}

@@ -1,0 +1,122 @@
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const ROOT = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
+
+/** Expo works without asking any host for anything. */
+const OFFLINE = { EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', BROWSER: 'none' };
+
+/** Runs a program in the project's folder; its exit code. */
+export function run(command, args, { env = {}, quiet = false } = {}) {
+  const result = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: quiet ? ['ignore', 'ignore', 'inherit'] : 'inherit',
+    env: { ...process.env, ...env },
+  });
+  if (result.error) throw result.error;
+  return result.status ?? 1;
+}
+
+/** Runs a program and stops everything with its message when it fails. */
+export function must(what, command, args, options) {
+  if (run(command, args, options) !== 0) {
+    console.error(`${what} failed.`);
+    process.exit(1);
+  }
+}
+
+const hashOf = (text) => createHash('sha256').update(text).digest('hex');
+
+/** Installs the packages of the lockfile when they are not there, or are not those of the lockfile. */
+export function ensurePackages() {
+  const lock = hashOf(readFileSync(path.join(ROOT, 'package-lock.json')));
+  const stamp = path.join(ROOT, 'node_modules', '.lock-installed');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
+  console.log('Installing packages …');
+  must('Installing packages', 'npm', ['ci', '--no-audit', '--no-fund']);
+  writeFileSync(stamp, lock);
+}
+
+const SOURCES = [
+  'app',
+  'src',
+  'demo',
+  'public',
+  'app.json',
+  'metro.config.js',
+  'babel.config.js',
+  'package-lock.json',
+];
+const isSource = (name) => !/\.test\.tsx?$|testdata|^fonts$/.test(name);
+
+function* filesUnder(name) {
+  const full = path.join(ROOT, name);
+  if (!statSync(full).isDirectory()) yield name;
+  else
+    for (const inner of readdirSync(full).filter(isSource).sort())
+      yield* filesUnder(path.join(name, inner));
+}
+
+function sourcesHash() {
+  const hash = createHash('sha256');
+  for (const name of SOURCES.flatMap((source) => [...filesUnder(source)])) {
+    hash.update(name).update(readFileSync(path.join(ROOT, name)));
+  }
+  return hash.digest('hex');
+}
+
+/** The fonts that base.css names, out of their packages. */
+function copyFonts() {
+  const fonts = path.join(ROOT, 'public', 'fonts');
+  mkdirSync(fonts, { recursive: true });
+  const css = readFileSync(path.join(ROOT, 'public', 'base.css'), 'utf8');
+  for (const [, file] of css.matchAll(/\/fonts\/([\w-]+\.woff2)/g)) {
+    const family = file.startsWith('zilla') ? 'zilla-slab' : 'ibm-plex-sans';
+    cpSync(
+      path.join(ROOT, 'node_modules/@fontsource', family, 'files', file),
+      path.join(fonts, file),
+    );
+  }
+}
+
+/** Builds the app into dist/, unless that was built from these very sources. */
+export function ensureBuilt({ force = false } = {}) {
+  const stamp = path.join(ROOT, 'dist', '.built-from');
+  const sources = sourcesHash();
+  if (!force && existsSync(stamp) && readFileSync(stamp, 'utf8') === sources) return;
+  console.log('Building the app (a minute or two the first time) …');
+  copyFonts();
+  must('Building', 'npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], {
+    env: OFFLINE,
+    quiet: true,
+  });
+  writeFileSync(stamp, sources);
+}
+
+/** The browser for tests: Debian's Chromium, installed when it is missing. */
+export function ensureBrowser() {
+  if (existsSync('/usr/bin/chromium')) return;
+  console.log('Installing Chromium …');
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
+  const apt = (...args) => [...sudo, 'apt-get', ...args];
+  for (const [command, ...args] of [
+    apt('update'),
+    apt('install', '-y', '--no-install-recommends', 'chromium'),
+  ]) {
+    must('Installing Chromium (Debian package “chromium”)', command, args, {
+      quiet: true,
+      env: { DEBIAN_FRONTEND: 'noninteractive' },
+    });
+  }
+}

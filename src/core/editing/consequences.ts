@@ -1,0 +1,60 @@
+import { clashesWith } from '../agenda/clashes';
+import type { Occurrence } from '../agenda/occurrence';
+import type { Workweek } from '../model/others';
+import { DAY, dayOfWall, formatDate, MINUTE, weekdayOf } from '../time/civil';
+
+/** A span that an event would have: wall ms of the zone that looks at it, and epoch ms. */
+export interface PlannedSpan {
+  start: number;
+  end: number;
+  startMs: number;
+  endMs: number;
+  wholeDay: boolean;
+  isBooked: boolean;
+}
+
+const named = ({ title }: Occurrence) => `“${title || 'Untitled'}”`;
+
+function hoursOn(day: number, workweek: Workweek) {
+  const exception = workweek.exceptions[formatDate(day)];
+  return (exception ?? workweek.days[weekdayOf(day)]!).hours;
+}
+
+function hoursProblem(span: PlannedSpan, workweek: Workweek): string | null {
+  const day = dayOfWall(span.start);
+  const hours = hoursOn(day, workweek);
+  if (!hours) return 'On a day off';
+  if (span.wholeDay) return null;
+  const from = (span.start - day * DAY) / MINUTE;
+  const to = (span.end - day * DAY) / MINUTE;
+  return from < hours.from || to > hours.to ? 'Outside working hours' : null;
+}
+
+/**
+ * What an event at a span would meet, one short sentence each: clashes, days that something whole
+ * blocks, hours outside of work. `around` are the occurrences of its days; the event's own are left out.
+ */
+export function consequencesOf(
+  span: PlannedSpan,
+  around: readonly Occurrence[],
+  ownEventId: string | null,
+  workweek: Workweek,
+): string[] {
+  const said: string[] = [];
+  const clashes = span.isBooked && !span.wholeDay ? clashesWith(around, span, ownEventId) : [];
+  if (clashes.length === 1) said.push(`Overlaps ${named(clashes[0]!)}`);
+  if (clashes.length > 1)
+    said.push(`Overlaps ${named(clashes[0]!)} and ${clashes.length - 1} more`);
+  const blocking = around.find(
+    (o) =>
+      o.wholeDay &&
+      o.eventId !== ownEventId &&
+      (o.availability === 'busy' || o.availability === 'away') &&
+      o.start < span.end &&
+      o.end > span.start,
+  );
+  if (blocking) said.push(`${named(blocking)} lasts all that day`);
+  const hours = hoursProblem(span, workweek);
+  if (hours) said.push(hours);
+  return said;
+}

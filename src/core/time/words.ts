@@ -1,0 +1,113 @@
+import type { Weekday } from './civil';
+import { civilDate, DAY, dayOfWall, minuteOfDay, weekdayOf } from './civil';
+
+export type HourCycle = '12' | '24';
+
+/** How dates and times are written for a person. */
+export interface Wording {
+  /** BCP 47 tag, for the order of date parts. */
+  locale: string;
+  hourCycle: HourCycle;
+}
+
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+function format(locale: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = locale + JSON.stringify(options);
+  let made = formats.get(key);
+  // Day numbers stand for dates without a zone; UTC keeps them where they are.
+  if (!made)
+    formats.set(key, (made = new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' })));
+  return made;
+}
+
+/** A date of a day number, in the parts that `options` asks for. */
+export function sayDay(
+  day: number,
+  { locale }: Pick<Wording, 'locale'>,
+  options: Intl.DateTimeFormatOptions,
+): string {
+  return format(locale, options).format(day * DAY);
+}
+
+export const LONG_DAY = {
+  weekday: 'long',
+  day: 'numeric',
+  month: 'long',
+  year: 'numeric',
+} as const;
+export const SHORT_DAY = { weekday: 'short', day: 'numeric', month: 'short' } as const;
+
+/** The days from `from` to before `to`: "23 – 29 November", with the year when it isn't `thisYear`. */
+export function sayDays(
+  from: number,
+  to: number,
+  wording: Pick<Wording, 'locale'>,
+  thisYear: number,
+): string {
+  const years = [civilDate(from).year, civilDate(to - 1).year];
+  const withYear = years.some((year) => year !== thisYear);
+  const options: Intl.DateTimeFormatOptions = { day: 'numeric', month: 'long' };
+  if (withYear) options.year = 'numeric';
+  const short: Intl.DateTimeFormatOptions = { ...options, month: 'short' };
+  const sameMonth = civilDate(from).month === civilDate(to - 1).month && years[0] === years[1];
+  return format(wording.locale, sameMonth ? options : short)
+    .formatRange(from * DAY, (to - 1) * DAY)
+    .replaceAll(/\s*–\s*/g, ' – ');
+}
+
+/** A minute of the day: "9:05" and "14:30", or "9:05 am" and "2:30 pm"; 1440 is midnight again. */
+export function sayMinute(minute: number, hourCycle: HourCycle): string {
+  const whole = Math.floor(minute) % 1440;
+  const hour = Math.floor(whole / 60);
+  const rest = String(whole % 60).padStart(2, '0');
+  if (hourCycle === '24') return `${String(hour).padStart(2, '0')}:${rest}`;
+  return `${hour % 12 || 12}:${rest} ${hour < 12 ? 'am' : 'pm'}`;
+}
+
+/** An hour on an axis: "9", or "9 am". */
+export function sayHour(hour: number, hourCycle: HourCycle): string {
+  return hourCycle === '24' ? String(hour % 24) : `${hour % 12 || 12}${hour % 24 < 12 ? 'a' : 'p'}`;
+}
+
+/** The span of an event in wall ms, as short as it stays clear. */
+export function saySpan(
+  { start, end, wholeDay }: { start: number; end: number; wholeDay: boolean },
+  wording: Wording,
+  dayOptions: Intl.DateTimeFormatOptions = SHORT_DAY,
+): string {
+  const first = dayOfWall(start);
+  const last = wholeDay ? dayOfWall(end) - 1 : dayOfWall(end);
+  const day = (d: number) => sayDay(d, wording, dayOptions);
+  if (wholeDay) return last > first ? `${day(first)} – ${day(last)}` : day(first);
+  const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
+  const nextMidnight = last === first + 1 && minuteOfDay(end) === 0;
+  if (last === first || nextMidnight) return `${day(first)}, ${at(start)} – ${at(end)}`;
+  return `${day(first)}, ${at(start)} – ${day(last)}, ${at(end)}`;
+}
+
+/** Minutes as people say a length: "45 min", "1 h 30 min", "2 days". */
+export function sayLength(minutes: number): string {
+  if (minutes >= 1440 && minutes % 1440 === 0)
+    return minutes === 1440 ? '1 day' : `${minutes / 1440} days`;
+  const hours = Math.floor(minutes / 60);
+  const rest = Math.round(minutes % 60);
+  return [hours ? `${hours} h` : '', rest || !hours ? `${rest} min` : ''].filter(Boolean).join(' ');
+}
+
+/** Minutes as hours with at most one decimal: "31.5 h". */
+export function sayHours(minutes: number): string {
+  return `${Math.round(minutes / 6) / 10} h`;
+}
+
+/** Short name of a weekday, in English as all of the app's words are. */
+export function sayWeekday(weekday: Weekday): string {
+  return ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'][weekday]!;
+}
+
+export const weekdayName = (day: number) => sayWeekday(weekdayOf(day));
+
+/** A number with its noun: "1 event", "3 events". */
+export function count(n: number, one: string, many = `${one}s`): string {
+  return `${n.toLocaleString('en')} ${n === 1 ? one : many}`;
+}

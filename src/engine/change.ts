@@ -1,0 +1,132 @@
+import { z } from '@/core/model/zod';
+import type { RecordKey, RecordOf, RecordType } from '@/core/model/records';
+import { keyOf } from '@/core/model/records';
+
+export type AnyRecord = RecordOf<RecordType>;
+
+/** One record before and after an action; null where there is none. */
+export interface Edit {
+  type: RecordType;
+  before: AnyRecord | null;
+  after: AnyRecord | null;
+}
+
+/** An action of a person: what it is called in "Undo …", and what it does. */
+export interface ChangeRequest {
+  /** In the past tense, for example "Moved Bench round". */
+  label: string;
+  /** Epoch ms */
+  at: number;
+  edits: Edit[];
+}
+
+const anyRecord = z.record(z.string(), z.unknown()).nullable();
+
+/** A change as it is kept, for undo and redo. */
+export const keptChange = z.object({
+  label: z.string(),
+  at: z.number(),
+  steps: z.array(z.object({ key: z.string(), before: anyRecord, after: anyRecord })),
+});
+export type KeptChange = z.infer<typeof keptChange>;
+export type Step = KeptChange['steps'][number];
+type Fields = Record<string, unknown>;
+
+export function editKey({ type, before, after }: Edit): RecordKey {
+  const record = after ?? before;
+  if (!record) throw new RangeError('An edit needs a record before or after.');
+  return keyOf(type, 'id' in record ? record.id : 'mine');
+}
+
+/** Fields whose parts are edited one by one, like those of a record. */
+const FIELDS_OF_PARTS = new Set(['changedDates', 'exceptions', 'workweek']);
+
+const isObject = (value: unknown): value is Fields =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+function isSame(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (Array.isArray(a) && Array.isArray(b))
+    return a.length === b.length && a.every((value, i) => isSame(value, b[i]));
+  if (!isObject(a) || !isObject(b)) return false;
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].every((key) =>
+    isSame(a[key], b[key]),
+  );
+}
+
+/**
+ * `latest` with what changed between `before` and `after`, field by field: so that edits of
+ * different fields, made in two windows, both hold.
+ */
+export function mergeFields(before: Fields, after: Fields, latest: Fields): Fields {
+  const merged: Fields = { ...latest };
+  for (const key of new Set([...Object.keys(before), ...Object.keys(after)])) {
+    if (isSame(before[key], after[key])) continue;
+    const [was, is, now] = [before[key], after[key], latest[key]];
+    if (is === undefined) delete merged[key];
+    else if (FIELDS_OF_PARTS.has(key) && isObject(was) && isObject(is) && isObject(now))
+      merged[key] = mergeFields(was, is, now);
+    else merged[key] = is;
+  }
+  return merged;
+}
+
+/** What a record becomes by an edit, given how it stands now. Null takes it away. */
+export function applyEdit(
+  before: Fields | null,
+  after: Fields | null,
+  latest: Fields | null,
+): Fields | null {
+  return before && after && latest ? mergeFields(before, after, latest) : after;
+}
+
+/**
+ * The step back. A record that has been cleared away for good meanwhile stays away, unless this
+ * step is what took it.
+ */
+export function applyReverse({ before, after }: Step, latest: Fields | null): Fields | null {
+  return latest === null && before && after ? null : applyEdit(after, before, latest);
+}
+
+/** Which changes can be undone and redone: ids, the next one last. */
+export const historySchema = z.object({
+  next: z.number().int(),
+  done: z.array(z.object({ id: z.number().int(), label: z.string() })),
+  undone: z.array(z.object({ id: z.number().int(), label: z.string() })),
+});
+export type History = z.infer<typeof historySchema>;
+
+export const EMPTY_HISTORY: History = { next: 1, done: [], undone: [] };
+
+/** How many changes can be undone. */
+export const CHANGES_KEPT = 100;
+
+/** The history after a new change, and the ids of changes that are forgotten for it. */
+export function pushChange(
+  history: History,
+  label: string,
+): { history: History; id: number; forgotten: number[] } {
+  const id = history.next;
+  const done = [...history.done, { id, label }];
+  const old = done.slice(0, -CHANGES_KEPT);
+  return {
+    id,
+    history: { next: id + 1, done: done.slice(-CHANGES_KEPT), undone: [] },
+    forgotten: [...old, ...history.undone].map((change) => change.id),
+  };
+}
+
+/** Takes the last change from one end of the history to the other; null when there is none. */
+export function stepHistory(
+  history: History,
+  direction: 'undo' | 'redo',
+): { history: History; id: number; label: string } | null {
+  const from = direction === 'undo' ? history.done : history.undone;
+  const change = from.at(-1);
+  if (!change) return null;
+  const rest = from.slice(0, -1);
+  const other = [...(direction === 'undo' ? history.undone : history.done), change];
+  const moved =
+    direction === 'undo' ? { done: rest, undone: other } : { done: other, undone: rest };
+  return { history: { next: history.next, ...moved }, ...change };
+}

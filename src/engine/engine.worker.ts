@@ -1,0 +1,50 @@
+import { expose, proxy } from 'comlink';
+import { demoSeed } from '@/../demo/scenario';
+import { firstSeed } from './firstSeed';
+import { openAsyncStore } from './asyncStore';
+import type { OnStatus } from './engine';
+import { Engine } from './engine';
+import type { Surroundings } from './store';
+
+export type StoreName = 'own' | 'demo';
+
+/** What the clock and the calendar on the wall show to the page. */
+export interface Present {
+  /** Epoch ms */
+  now: number;
+  /** Day number */
+  today: number;
+  zone: string;
+}
+
+const nameOf = (store: StoreName) => `orderly-week-${store}`;
+
+function surroundingsOf(store: StoreName, channel: BroadcastChannel): Surroundings {
+  return {
+    alone: (work) => navigator.locks.request(nameOf(store), work) as ReturnType<typeof work>,
+    announce: (keys) => channel.postMessage(keys),
+  };
+}
+
+const seedOf = (store: StoreName, present: Present) => () =>
+  store === 'demo' ? demoSeed(present) : firstSeed();
+
+const api = {
+  /** Opens a store and answers with its engine. */
+  async open(store: StoreName, present: Present, onStatus: OnStatus) {
+    const channel = new BroadcastChannel(nameOf(store));
+    const engine = new Engine(openAsyncStore(nameOf(store)), surroundingsOf(store, channel));
+    channel.onmessage = (message: MessageEvent<string[]>) => void engine.hear(message.data);
+    await engine.open(seedOf(store, present), onStatus);
+    return proxy(engine);
+  },
+
+  /** Empties a store; what it begins with comes back when it is next opened. */
+  async startAfresh(store: StoreName): Promise<void> {
+    await navigator.locks.request(nameOf(store), () => openAsyncStore(nameOf(store)).clear());
+  },
+};
+
+export type EngineApi = typeof api;
+
+expose(api);
