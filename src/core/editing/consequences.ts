@@ -1,7 +1,8 @@
 import { clashesWith } from '../agenda/clashes';
 import type { Occurrence } from '../agenda/occurrence';
 import type { Workweek } from '../model/others';
-import { DAY, dayOfWall, formatDate, MINUTE, weekdayOf } from '../time/civil';
+import { workdayOf } from '../model/workweek';
+import { DAY, dayOfWall, MINUTE } from '../time/civil';
 
 /** A span that an event would have: wall ms of the zone that looks at it, and epoch ms. */
 export interface PlannedSpan {
@@ -15,14 +16,9 @@ export interface PlannedSpan {
 
 const named = ({ title }: Occurrence) => `“${title || 'Untitled'}”`;
 
-function hoursOn(day: number, workweek: Workweek) {
-  const exception = workweek.exceptions[formatDate(day)];
-  return (exception ?? workweek.days[weekdayOf(day)]!).hours;
-}
-
 function hoursProblem(span: PlannedSpan, workweek: Workweek): string | null {
   const day = dayOfWall(span.start);
-  const hours = hoursOn(day, workweek);
+  const { hours } = workdayOf(day, workweek);
   if (!hours) return 'On a day off';
   if (span.wholeDay) return null;
   const from = (span.start - day * DAY) / MINUTE;

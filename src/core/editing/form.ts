@@ -2,7 +2,7 @@ import type { Availability, EventTime } from '../model/common';
 import { dayOf, wallOf, zoneOf } from '../model/common';
 import type { CalendarEvent } from '../model/event';
 import { lastsForward } from '../model/event';
-import { DAY, formatDate, formatLocal, MINUTE, minuteOfDay } from '../time/civil';
+import { DAY, dayOfWall, formatDate, formatLocal, MINUTE, minuteOfDay } from '../time/civil';
 
 /** An event as a form shows it: times by the clock of the event's own zone. */
 export interface EventForm {
@@ -61,8 +61,14 @@ export function formOf(
   };
 }
 
+/** The part of a form that says when. */
+export type Times = Pick<
+  EventForm,
+  'wholeDay' | 'startDay' | 'endDay' | 'startMinute' | 'endMinute'
+>;
+
 /** What is wrong with the times of a form, in words; null when nothing is. */
-export function timesProblem(form: EventForm): string | null {
+export function timesProblem(form: Times): string | null {
   if (form.endDay < form.startDay) return 'The last day is before the first.';
   if (!form.wholeDay && form.endDay === form.startDay && form.endMinute < form.startMinute)
     return 'The end is before the start.';
@@ -70,12 +76,45 @@ export function timesProblem(form: EventForm): string | null {
 }
 
 /** The form after its start was moved: the end follows, so that the length stays. */
-export function withStart(form: EventForm, startDay: number, startMinute: number): EventForm {
+export function withStart<T extends Times>(form: T, startDay: number, startMinute: number): T {
   const from = form.startDay * 1440 + (form.wholeDay ? 0 : form.startMinute);
   const to = startDay * 1440 + (form.wholeDay ? 0 : startMinute);
   if (form.wholeDay) return { ...form, startDay, endDay: form.endDay + (startDay - form.startDay) };
   const end = form.endDay * 1440 + form.endMinute + (to - from);
   return { ...form, startDay, startMinute, endDay: Math.floor(end / 1440), endMinute: end % 1440 };
+}
+
+/** The times of a span of wall ms, as a form shows them. */
+export function timesOf(span: { start: number; end: number; wholeDay: boolean }): Times {
+  const startDay = dayOfWall(span.start);
+  const startMinute = minuteOfDay(span.start);
+  return span.wholeDay
+    ? {
+        wholeDay: true,
+        startDay,
+        endDay: dayOfWall(span.end) - 1,
+        startMinute: 540,
+        endMinute: 570,
+      }
+    : {
+        wholeDay: false,
+        startDay,
+        endDay: dayOfWall(span.end),
+        startMinute,
+        endMinute: minuteOfDay(span.end),
+      };
+}
+
+/** The span of wall ms that times describe. */
+export function spanOf(times: Times): { start: number; end: number; wholeDay: boolean } {
+  const { wholeDay, startDay, endDay, startMinute, endMinute } = times;
+  return wholeDay
+    ? { wholeDay, start: startDay * DAY, end: (endDay + 1) * DAY }
+    : {
+        wholeDay,
+        start: startDay * DAY + startMinute * MINUTE,
+        end: endDay * DAY + endMinute * MINUTE,
+      };
 }
 
 const localOf = (day: number, minute: number) => formatLocal(day * DAY + minute * MINUTE);

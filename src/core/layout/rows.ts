@@ -33,6 +33,8 @@ export interface RowBar {
   width: number;
   lane: number;
   labelSide: LabelSide;
+  /** From the bar's left end, when the label stands on the right side. */
+  labelOffset: number;
   labelRoom: number;
   /** Whether the event goes on before or after what this bar shows. */
   cutStart: boolean;
@@ -170,22 +172,36 @@ function timedPart(
   };
 }
 
+/** A bar that is all ink has its label after it, where it can't hold it. */
+function labelOffsetOf(timed: Timed, labelWidth: number): number {
+  const width = timed.to - timed.from;
+  const isSolid = timed.occurrence.availability === 'away';
+  return isSolid && labelWidth + LABEL_OFFSET > width
+    ? Math.max(width + 6, LABEL_OFFSET)
+    : LABEL_OFFSET;
+}
+
 function packDay(frame: RowsFrame, content: DayContent, tall: boolean, maxLabel: number) {
-  const items = content.timed.map((timed) => ({
-    from: timed.from,
-    to: timed.to,
-    labelOffset: LABEL_OFFSET,
-    labelWidth: frame.labelWidth(timed.occurrence, tall),
-  }));
+  const items = content.timed.map((timed) => {
+    const labelWidth = frame.labelWidth(timed.occurrence, tall);
+    return {
+      from: timed.from,
+      to: timed.to,
+      labelOffset: labelOffsetOf(timed, labelWidth),
+      labelWidth,
+    };
+  });
   const { places, lanes } = packLanes(items, frame.width, maxLabel);
   const bars = content.timed.map(({ occurrence, from, to, cutStart, cutEnd }, i): RowBar => {
     const { lane, side, labelRoom } = places[i]!;
+    const { labelOffset } = items[i]!;
     return {
       occurrence,
       x: from,
       width: to - from,
       lane,
       labelSide: side,
+      labelOffset,
       labelRoom,
       cutStart,
       cutEnd,

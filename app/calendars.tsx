@@ -1,0 +1,1 @@
+export { CalendarsScreen as default } from '@/screens/calendars/CalendarsScreen';

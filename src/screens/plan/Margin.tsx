@@ -1,0 +1,105 @@
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { findClashes } from '@/core/agenda/clashes';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import { DAY, dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
+import { sayDay, sayLength, sayMinute, saySpan, SHORT_DAY } from '@/core/time/words';
+import { titleOf } from '@/data/actions';
+import { useWallNow } from '@/data/now';
+import type { Preferences } from '@/data/preferences';
+import { useOccurrences } from '@/data/queries';
+import { Icon } from '@/ui/icons/Icon';
+import { Title } from '@/ui/Title';
+import { usePalette } from '@/ui/theme/theme';
+
+/** Clashes that are listed; more are counted. */
+const CLASHES = 6;
+
+interface Props {
+  preferences: Preferences;
+  /** What the sheet shows. */
+  occurrences: readonly Occurrence[];
+  onOpen(occurrence: Occurrence): void;
+}
+
+/** How far off an event is, or how long it still lasts. */
+function sayWhen(o: Occurrence, now: number): string {
+  const minutes = (wall: number) => Math.round((wall - now) / MINUTE);
+  return o.start <= now ? `ends in ${sayLength(minutes(o.end))}` : `in ${sayLength(minutes(o.start))}`;
+}
+
+function NextEvent({ preferences, onOpen }: Omit<Props, 'occurrences'>) {
+  const { zone, wording } = preferences;
+  const palette = usePalette();
+  const now = useWallNow(zone);
+  const today = dayOfWall(now);
+  const { data } = useOccurrences({ fromDay: today, toDay: today + 1, zone });
+  const rest = (data?.occurrences ?? []).filter((o) => !o.wholeDay && o.end > now && o.start < (today + 1) * DAY);
+  const next = rest[0];
+  return (
+    <View style={styles.part}>
+      <View style={styles.head}>
+        <Title level={2}>Today</Title>
+        <Text variant="bodySmall" style={{ color: palette.dim }}>
+          {sayDay(today, wording, SHORT_DAY)}
+        </Text>
+      </View>
+      {next ? (
+        <Pressable role="button" onPress={() => onOpen(next)} style={[styles.card, { backgroundColor: palette.amberWash }]}>
+          <Text style={styles.strong}>{titleOf(next)}</Text>
+          <Text variant="bodySmall">
+            {sayMinute(minuteOfDay(next.start), wording.hourCycle)} · {sayWhen(next, now)}
+          </Text>
+        </Pressable>
+      ) : (
+        <Text style={{ color: palette.dim }}>Nothing more today.</Text>
+      )}
+    </View>
+  );
+}
+
+/** The right margin of a wide screen while no event is open: what is next, and what to watch out for. */
+export function Margin({ preferences, occurrences, onOpen }: Props) {
+  const palette = usePalette();
+  const clashes = findClashes(occurrences);
+  return (
+    <ScrollView
+      role="complementary"
+      aria-label="Today and clashes"
+      style={[styles.margin, { borderColor: palette.hairline, backgroundColor: palette.paper }]}
+      contentContainerStyle={styles.content}
+      tabIndex={-1}
+    >
+      <NextEvent preferences={preferences} onOpen={onOpen} />
+      <View style={styles.part}>
+        <Title level={2}>Watch out</Title>
+        {clashes.length === 0 && <Text style={{ color: palette.dim }}>No clashes in this week.</Text>}
+        {clashes.slice(0, CLASHES).map(({ first, second, start, end }) => (
+          <Pressable key={`${first.id} ${second.id}`} role="button" onPress={() => onOpen(second)} style={[styles.clash, { borderColor: palette.hairline }]}>
+            <Icon name="alert-outline" size={20} color={palette.amber} />
+            <View style={styles.text}>
+              <Text>
+                {titleOf(first)} overlaps {titleOf(second)}
+              </Text>
+              <Text variant="bodySmall" style={{ color: palette.dim }}>
+                {saySpan({ start, end, wholeDay: false }, preferences.wording)}
+              </Text>
+            </View>
+          </Pressable>
+        ))}
+        {clashes.length > CLASHES && <Text style={{ color: palette.dim }}>{clashes.length - CLASHES} more this week</Text>}
+      </View>
+    </ScrollView>
+  );
+}
+
+const styles = StyleSheet.create({
+  margin: { width: 272, flexGrow: 0, flexShrink: 0, borderLeftWidth: 1 },
+  content: { padding: 14, gap: 20 },
+  part: { gap: 8 },
+  head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' },
+  card: { borderRadius: 8, padding: 11, gap: 2 },
+  strong: { fontWeight: '600' },
+  clash: { flexDirection: 'row', gap: 8, paddingVertical: 8, borderBottomWidth: 1 },
+  text: { flex: 1, minWidth: 0, gap: 2 },
+});

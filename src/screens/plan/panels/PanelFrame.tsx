@@ -1,0 +1,108 @@
+import type { ReactNode } from 'react';
+import { useEffect, useRef } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { IconButton } from 'react-native-paper';
+import { Title } from '@/ui/Title';
+import { usePalette } from '@/ui/theme/theme';
+import { useIsWide } from '@/ui/useIsWide';
+
+interface Props {
+  title: string;
+  onClose(): void;
+  children: ReactNode;
+  /** Buttons that stay in sight under what scrolls. */
+  footer?: ReactNode;
+}
+
+/** Where an event is looked at or edited beside the week: a sheet from below on a phone, the margin on a wide screen. */
+export function PanelFrame({ title, onClose, children, footer }: Props) {
+  const isWide = useIsWide();
+  const palette = usePalette();
+  const frame = useRef<View>(null);
+
+  useEffect(() => {
+    const element = frame.current as unknown as HTMLElement;
+    const cameFrom = document.activeElement;
+    // A field that asked for the focus keeps it.
+    if (!element.contains(cameFrom)) element.focus();
+    return () => {
+      if (cameFrom instanceof HTMLElement && cameFrom.isConnected)
+        cameFrom.focus({ preventScroll: true });
+    };
+  }, []);
+
+  function onKeyDown(event: { key: string; stopPropagation(): void }) {
+    if (event.key !== 'Escape') return;
+    event.stopPropagation();
+    onClose();
+  }
+
+  return (
+    <View
+      {...{ onKeyDown }}
+      ref={frame}
+      role="dialog"
+      aria-label={title}
+      tabIndex={-1}
+      style={[
+        isWide ? styles.margin : styles.sheet,
+        { backgroundColor: palette.paper, borderColor: palette.hairline, outlineWidth: 0 },
+      ]}
+    >
+      <View style={styles.head}>
+        <Title level={2} style={styles.title}>
+          {title}
+        </Title>
+        <IconButton
+          icon="close"
+          accessibilityLabel="Close"
+          onPress={onClose}
+          size={22}
+          style={styles.close}
+        />
+      </View>
+      <ScrollView
+        tabIndex={-1}
+        contentContainerStyle={styles.content}
+        keyboardShouldPersistTaps="handled"
+      >
+        {children}
+      </ScrollView>
+      {footer && <View style={[styles.footer, { borderColor: palette.hairline }]}>{footer}</View>}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  sheet: {
+    position: 'absolute',
+    left: 0,
+    right: 0,
+    bottom: 0,
+    maxHeight: '72%',
+    borderTopWidth: 1,
+    borderTopLeftRadius: 16,
+    borderTopRightRadius: 16,
+    boxShadow: '0 -6px 24px rgba(0,0,0,0.18)',
+    zIndex: 10,
+  },
+  margin: { width: 340, borderLeftWidth: 1 },
+  head: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    paddingLeft: 16,
+    paddingRight: 6,
+    paddingTop: 6,
+  },
+  title: { flex: 1 },
+  close: { margin: 0, width: 40, height: 40 },
+  content: { paddingHorizontal: 16, paddingTop: 4, paddingBottom: 16, gap: 12 },
+  footer: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    justifyContent: 'flex-end',
+    gap: 8,
+    padding: 10,
+    borderTopWidth: 1,
+  },
+});

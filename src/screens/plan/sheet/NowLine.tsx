@@ -1,0 +1,47 @@
+import { StyleSheet, View } from 'react-native';
+import type { Row } from '@/core/layout/rows';
+import { xOfMinute } from '@/core/layout/rows';
+import { dayOfWall, minuteOfDay } from '@/core/time/civil';
+import { useWallNow } from '@/data/now';
+import { usePalette } from '@/ui/theme/theme';
+import type { TimeLine } from './RowBackground';
+
+/** The amber line of now, in today's row. */
+export function NowLine({
+  rows,
+  line,
+  gutter,
+  zone,
+}: {
+  rows: readonly Row[];
+  line: TimeLine;
+  gutter: number;
+  zone: string;
+}) {
+  const wall = useWallNow(zone);
+  const { amber } = usePalette();
+  const row = rows.find(({ day }) => day === dayOfWall(wall));
+  const minute = minuteOfDay(wall);
+  if (!row || minute < line.fromMinute || minute > line.toMinute) return null;
+  const left = gutter + xOfMinute(line, minute);
+  return (
+    <View aria-hidden style={[styles.line, { top: row.y, height: row.height, left: left - 5 }]}>
+      <View style={[styles.point, { borderTopColor: amber }]} />
+      <View style={[styles.stroke, { backgroundColor: amber }]} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  line: { position: 'absolute', width: 10, alignItems: 'center', pointerEvents: 'none', zIndex: 3 },
+  point: {
+    width: 0,
+    height: 0,
+    borderLeftWidth: 5,
+    borderRightWidth: 5,
+    borderTopWidth: 6,
+    borderLeftColor: 'transparent',
+    borderRightColor: 'transparent',
+  },
+  stroke: { width: 2, flex: 1 },
+});

@@ -1,0 +1,291 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { LayoutChangeEvent } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import type { Span, Spot } from '@/core/layout/drag';
+import { snapDown } from '@/core/layout/drag';
+import { layoutRows, minuteOfX, rowAt } from '@/core/layout/rows';
+import type { Calendar } from '@/core/model/calendar';
+import { DAY, MINUTE } from '@/core/time/civil';
+import { SHORT_DAY, sayDay } from '@/core/time/words';
+import type { Preferences } from '@/data/preferences';
+import { usePalette } from '@/ui/theme/theme';
+import { useIsWide } from '@/ui/useIsWide';
+import { BarView } from './BarView';
+import type { GhostHandle } from './Ghost';
+import { Ghost } from './Ghost';
+import { GUTTER, LANE, laneTop, MIN_ROW, PADDING, TALL_LANE, TOP } from './geometry';
+import { Gutter } from './Gutter';
+import { HourAxis } from './HourAxis';
+import { labelWidth, useFontsReady } from './labels';
+import { NowLine } from './NowLine';
+import { UsualHours } from './UsualHours';
+import { OutsideCounts } from './OutsideCounts';
+import { RowBackground } from './RowBackground';
+import { TopBarView } from './TopBarView';
+import { useSheetDrag } from './useSheetDrag';
+import { useSheetKeys } from './useSheetKeys';
+
+interface Props {
+  fromDay: number;
+  days: number;
+  hours: { from: number; to: number };
+  today: number;
+  occurrences: readonly Occurrence[];
+  bookedByDay: readonly number[];
+  calendars: readonly Calendar[];
+  preferences: Preferences;
+  selectedId: string | null;
+  onOpen(occurrence: Occurrence): void;
+  onDrop(occurrence: Occurrence, span: Span): void;
+  onDraw(span: Span): void;
+  onAddToDay(day: number): void;
+  onSwipe(direction: -1 | 1): void;
+  /** Whether more than the usual hours is shown. */
+  isWidened: boolean;
+  onWiden(isWidened: boolean): void;
+  onRefuse(reason: string): void;
+}
+
+/** Why an occurrence can't be moved by hand; null when it can. */
+function refusalOf(o: Occurrence, calendar: Calendar | undefined): string | null {
+  if (calendar?.kind === 'followed')
+    return `${calendar.name} is a followed calendar: its events can’t be changed here.`;
+  if (o.dateKey !== null)
+    return 'This event repeats. Single dates can’t be moved yet; copy the date instead.';
+  return null;
+}
+
+/** The planning surface: a week (or any days) in rows, with everything that hands can do on it. */
+export function Sheet(props: Props) {
+  const {
+    fromDay,
+    days,
+    hours,
+    today,
+    occurrences,
+    bookedByDay,
+    calendars,
+    preferences,
+    selectedId,
+  } = props;
+  const { onOpen, onDrop, onDraw, onAddToDay, onSwipe, isWidened, onWiden, onRefuse } = props;
+  const { zone, wording, settings } = preferences;
+  const isWide = useIsWide();
+  const palette = usePalette();
+  const [room, setRoom] = useState({ width: 0, height: 0 });
+  const areFontsReady = useFontsReady();
+  const gutter = isWide ? GUTTER.wide : GUTTER.phone;
+  const surface = useRef<View>(null);
+  const ghost = useRef<GhostHandle>(null);
+  const [draggedId, setDraggedId] = useState<string | null>(null);
+
+  const line = useMemo(
+    () => ({ fromMinute: hours.from, toMinute: hours.to, width: Math.max(1, room.width - gutter) }),
+    [hours, room.width, gutter],
+  );
+  const layout = useMemo(
+    () =>
+      layoutRows(
+        {
+          ...line,
+          fromDay,
+          days,
+          height: room.height,
+          minRowHeight: isWide ? MIN_ROW.wide : MIN_ROW.phone,
+          laneHeight: LANE,
+          tallLaneHeight: isWide ? TALL_LANE : null,
+          topHeight: TOP,
+          padding: PADDING,
+          labelWidth: (o, tall) => labelWidth(o, tall, wording),
+        },
+        occurrences,
+      ),
+    // Letters that have just come have other widths.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [line, fromDay, days, room.height, isWide, occurrences, wording, areFontsReady],
+  );
+
+  const byId = useMemo(() => new Map(occurrences.map((o) => [o.id, o])), [occurrences]);
+  const calendarOf = useMemo(() => new Map(calendars.map((c) => [c.id, c])), [calendars]);
+  const inkOf = useCallback(
+    (id: string) => calendarOf.get(id)?.ink ?? palette.dim,
+    [calendarOf, palette],
+  );
+  const order = useMemo(
+    () => layout.rows.map((row) => [...row.tops, ...row.bars].map((bar) => bar.occurrence.id)),
+    [layout],
+  );
+  const tabStop = selectedId !== null && byId.has(selectedId) ? selectedId : order.flat()[0];
+
+  // The draft stays where it was dropped until the event itself is drawn there.
+  useEffect(() => {
+    ghost.current?.hide();
+    setDraggedId(null);
+  }, [layout]);
+
+  function spotAt(clientX: number, clientY: number): Spot | null {
+    const box = (surface.current as unknown as HTMLElement | null)?.getBoundingClientRect();
+    const row = box && rowAt(layout.rows, clientY - box.top);
+    if (!box || !row) return null;
+    const x = Math.max(0, Math.min(line.width, clientX - box.left - gutter));
+    return { day: row.day, minute: minuteOfX(line, x) };
+  }
+
+  function target(id: string) {
+    const o = byId.get(id);
+    if (!o) return undefined;
+    return {
+      id,
+      span: { start: o.start, end: o.end, wholeDay: o.wholeDay },
+      refusal: refusalOf(o, calendarOf.get(o.calendarId)),
+    };
+  }
+
+  function onDrag(id: string | null, span: Span) {
+    if (id !== draggedId) setDraggedId(id);
+    ghost.current?.show(span);
+  }
+
+  function drop(id: string | null, span: Span) {
+    const o = id === null ? undefined : byId.get(id);
+    if (o && (o.start !== span.start || o.end !== span.end)) onDrop(o, span);
+    else cancelDrag();
+    if (id === null) {
+      cancelDrag();
+      onDraw(span);
+    }
+  }
+
+  function cancelDrag() {
+    ghost.current?.hide();
+    setDraggedId(null);
+  }
+
+  const hands = {
+    slot: settings.slot,
+    target,
+    onDrag,
+    onDrop: drop,
+    onCancel: cancelDrag,
+    onRefuse,
+  };
+  const element = surface as unknown as React.RefObject<HTMLElement | null>;
+  useSheetDrag(element, {
+    ...hands,
+    spotAt,
+    onPress: (spot) => {
+      const start = spot.day * DAY + snapDown(spot.minute, settings.slot) * MINUTE;
+      onDraw({ start, end: start + settings.defaultLength * MINUTE, wholeDay: false });
+    },
+    onSwipe,
+  });
+  useSheetKeys(element, { ...hands, order });
+
+  function onLayout({
+    nativeEvent: {
+      layout: { width, height },
+    },
+  }: LayoutChangeEvent) {
+    setRoom((last) => (last.width === width && last.height === height ? last : { width, height }));
+  }
+
+  const barProps = (id: string) => ({
+    isSelected: id === selectedId,
+    isTabStop: id === tabStop,
+    wording,
+    onOpen,
+    left: gutter,
+  });
+
+  return (
+    <View style={styles.all}>
+      <HourAxis line={line} gutter={gutter} hourCycle={wording.hourCycle} />
+      {isWidened && <UsualHours gutter={gutter} onPress={() => onWiden(false)} />}
+      <ScrollView style={styles.scroll} onLayout={onLayout} tabIndex={-1}>
+        <View
+          ref={surface}
+          role="group"
+          aria-label="Week"
+          style={[styles.surface, { height: layout.height }]}
+        >
+          {room.width > 0 &&
+            layout.rows.map((row, i) => (
+              <View key={row.day} style={styles.contents}>
+                <RowBackground
+                  row={row}
+                  line={line}
+                  gutter={gutter}
+                  workweek={settings.workweek}
+                  isToday={row.day === today}
+                  inkOf={inkOf}
+                />
+                <Gutter
+                  day={row.day}
+                  top={row.y}
+                  height={row.height}
+                  width={gutter}
+                  bookedMinutes={bookedByDay[i] ?? 0}
+                  isToday={row.day === today}
+                  workweek={settings.workweek}
+                  wording={wording}
+                  onAdd={onAddToDay}
+                />
+                {row.tops.map((bar, n) => {
+                  const calendar = calendarOf.get(bar.occurrence.calendarId);
+                  return (
+                    calendar && (
+                      <TopBarView
+                        key={bar.occurrence.id}
+                        bar={bar}
+                        calendar={calendar}
+                        top={row.y + PADDING + n * TOP}
+                        {...barProps(bar.occurrence.id)}
+                      />
+                    )
+                  );
+                })}
+                {row.bars.map((bar) => {
+                  const calendar = calendarOf.get(bar.occurrence.calendarId);
+                  return (
+                    calendar && (
+                      <View
+                        key={bar.occurrence.id}
+                        style={[styles.contents, bar.occurrence.id === draggedId && styles.dragged]}
+                      >
+                        <BarView
+                          bar={bar}
+                          calendar={calendar}
+                          top={row.y + laneTop(row, bar.lane, layout)}
+                          height={layout.laneHeight - 3}
+                          isTall={layout.tall}
+                          {...barProps(bar.occurrence.id)}
+                        />
+                      </View>
+                    )
+                  );
+                })}
+                <OutsideCounts
+                  row={row}
+                  gutter={gutter}
+                  dayName={sayDay(row.day, wording, SHORT_DAY)}
+                  onWiden={() => onWiden(true)}
+                />
+              </View>
+            ))}
+          <NowLine rows={layout.rows} line={line} gutter={gutter} zone={zone} />
+          <Ghost ref={ghost} rows={layout.rows} line={line} gutter={gutter} wording={wording} />
+        </View>
+      </ScrollView>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  all: { flex: 1, minHeight: 0 },
+  scroll: { flex: 1 },
+  // Swipes across are the sheet's own; the browser keeps scrolling up and down.
+  surface: { touchAction: 'pan-y', overflow: 'hidden', userSelect: 'none' } as object,
+  contents: { display: 'contents' },
+  dragged: { opacity: 0.4, display: 'flex' },
+});

@@ -1,0 +1,54 @@
+import { useEffect, useState } from 'react';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import { minuteOfDay } from '@/core/time/civil';
+import type { Wording } from '@/core/time/words';
+import { sayMinute } from '@/core/time/words';
+import { titleOf } from '@/data/actions';
+import { SANS } from '@/ui/theme/theme';
+
+export const LABEL_SIZE = 12.5;
+export const SECOND_SIZE = 11;
+
+let canvas: CanvasRenderingContext2D | null = null;
+const widths = new Map<string, number>();
+
+function widthOf(text: string, font: string): number {
+  const key = font + text;
+  let width = widths.get(key);
+  if (width === undefined) {
+    canvas ??= document.createElement('canvas').getContext('2d');
+    if (!canvas) return text.length * 7;
+    canvas.font = font;
+    width = Math.ceil(canvas.measureText(text).width) + 2;
+    widths.set(key, width);
+  }
+  return width;
+}
+
+/** Time and place of an occurrence, for a second line. */
+export function secondLine(o: Occurrence, { hourCycle }: Wording): string {
+  const time = `${sayMinute(minuteOfDay(o.start), hourCycle)} – ${sayMinute(minuteOfDay(o.end), hourCycle)}`;
+  return o.place ? `${time} · ${o.place}` : time;
+}
+
+/** Width of an occurrence's label in pixels, as the browser draws it. */
+export function labelWidth(o: Occurrence, tall: boolean, wording: Wording): number {
+  const title = widthOf(titleOf(o), `500 ${LABEL_SIZE}px ${SANS}`);
+  return tall
+    ? Math.max(title, widthOf(secondLine(o, wording), `400 ${SECOND_SIZE}px ${SANS}`))
+    : title;
+}
+
+/** Whether the app's letters are there; what was measured before they came is forgotten. */
+export function useFontsReady(): boolean {
+  const [isReady, setReady] = useState(
+    () => document.fonts.status === 'loaded' && document.fonts.check(`500 12px ${SANS}`),
+  );
+  useEffect(() => {
+    void document.fonts.ready.then(() => {
+      widths.clear();
+      setReady(true);
+    });
+  }, []);
+  return isReady;
+}

@@ -1,0 +1,121 @@
+import { usePathname, useRouter } from 'expo-router';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { useEngine } from '@/data/engineContext';
+import { Icon } from '@/ui/icons/Icon';
+import { usePalette } from '@/ui/theme/theme';
+
+const PLACES = [
+  { path: '/', name: 'Plan', icon: 'view-agenda-outline' },
+  { path: '/calendars', name: 'Calendars', icon: 'layers-outline' },
+  { path: '/removed', name: 'Removed', icon: 'trash-can-outline' },
+  { path: '/settings', name: 'Settings', icon: 'cog-outline' },
+] as const;
+
+type Place = (typeof PLACES)[number];
+
+function PlaceLink({ place, isRail }: { place: Place; isRail: boolean }) {
+  const palette = usePalette();
+  const router = useRouter();
+  const pathname = usePathname();
+  const isHere = pathname === place.path || (place.path === '/calendars' && pathname === '/import');
+  const colour = isHere ? palette.green : palette.dim;
+  return (
+    <Pressable
+      role="link"
+      aria-current={isHere ? 'page' : undefined}
+      onPress={() => router.navigate(place.path)}
+      style={[
+        isRail ? styles.railItem : styles.barItem,
+        isHere && isRail && { backgroundColor: palette.greenWash },
+      ]}
+    >
+      <Icon name={place.icon} size={24} color={colour} />
+      <Text variant="labelSmall" style={{ color: colour, fontWeight: isHere ? '600' : '500' }}>
+        {place.name}
+      </Text>
+    </Pressable>
+  );
+}
+
+function AddButton({ isRail }: { isRail: boolean }) {
+  const { green, onGreen } = usePalette();
+  const router = useRouter();
+  return (
+    <Pressable
+      role="button"
+      aria-label="Add"
+      onPress={() => router.navigate({ pathname: '/', params: { add: String(Date.now()) } })}
+      style={[isRail ? styles.railAdd : styles.barAdd, { backgroundColor: green }]}
+    >
+      <Icon name="plus" size={26} color={onGreen} />
+      {isRail && (
+        <Text variant="labelSmall" style={{ color: onGreen }}>
+          Add
+        </Text>
+      )}
+    </Pressable>
+  );
+}
+
+/** Where one can go: a rail on a wide screen, a bar along the bottom on a phone. */
+export function Navigation({ isRail }: { isRail: boolean }) {
+  const palette = usePalette();
+  const { store } = useEngine();
+  const edge = { borderColor: palette.hairline, backgroundColor: palette.paper };
+  const [plan, calendars, removed, settings] = PLACES;
+  if (!isRail) {
+    return (
+      <View role="navigation" aria-label="Main" style={[styles.bar, edge]}>
+        <PlaceLink place={plan} isRail={false} />
+        <PlaceLink place={calendars} isRail={false} />
+        <AddButton isRail={false} />
+        <PlaceLink place={removed} isRail={false} />
+        <PlaceLink place={settings} isRail={false} />
+      </View>
+    );
+  }
+  return (
+    <View role="navigation" aria-label="Main" style={[styles.rail, edge]}>
+      <AddButton isRail />
+      {PLACES.map((place) => (
+        <PlaceLink key={place.path} place={place} isRail />
+      ))}
+      <View style={styles.spring} />
+      <Text variant="labelSmall" style={[styles.store, { color: palette.dim }]}>
+        {store === 'demo' ? 'Demo data' : 'Your data'}
+      </Text>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  bar: { flexDirection: 'row', alignItems: 'center', height: 60, borderTopWidth: 1 },
+  barItem: { flex: 1, height: 56, alignItems: 'center', justifyContent: 'center', gap: 2 },
+  barAdd: {
+    width: 46,
+    height: 46,
+    borderRadius: 12,
+    alignItems: 'center',
+    justifyContent: 'center',
+    marginHorizontal: 8,
+  },
+  rail: { width: 84, borderRightWidth: 1, padding: 8, gap: 6, alignItems: 'stretch' },
+  railItem: {
+    height: 58,
+    borderRadius: 10,
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: 4,
+  },
+  railAdd: {
+    height: 60,
+    borderRadius: 12,
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: 2,
+    marginBottom: 6,
+  },
+  spring: { flex: 1 },
+  store: { textAlign: 'center', paddingBottom: 6 },
+});

@@ -1,0 +1,59 @@
+import { Pressable, StyleSheet } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Calendar } from '@/core/model/calendar';
+import { Mark } from './Mark';
+import { inkColours } from './theme/palette';
+import { usePalette } from './theme/theme';
+
+interface Props {
+  calendar: Calendar;
+  isOn: boolean;
+  /** A chip of several (shows or hides), or one of a choice. */
+  role: 'switch' | 'radio';
+  onPress(): void;
+}
+
+/** A calendar by its mark and name. */
+export function CalendarChip({ calendar, isOn, role, onPress }: Props) {
+  const palette = usePalette();
+  const { edge } = inkColours(calendar.ink, palette);
+  const isChosen = role === 'radio' && isOn;
+  return (
+    <Pressable
+      role={role}
+      aria-checked={isOn}
+      aria-label={calendar.name}
+      onPress={onPress}
+      style={[
+        styles.chip,
+        {
+          borderColor: isChosen ? edge : palette.hairline,
+          backgroundColor: isOn ? palette.sheet : 'transparent',
+        },
+        isChosen && styles.chosen,
+        !isOn && role === 'switch' && styles.off,
+      ]}
+    >
+      <Mark mark={calendar.mark} colour={isOn || role === 'radio' ? edge : palette.dim} />
+      <Text style={[styles.name, { color: isOn ? palette.ink : palette.dim }]} numberOfLines={1}>
+        {calendar.name}
+      </Text>
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  chip: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 7,
+    height: 40,
+    paddingHorizontal: 11,
+    borderWidth: 1,
+    borderRadius: 9,
+    maxWidth: 220,
+  },
+  chosen: { borderWidth: 2, paddingHorizontal: 10 },
+  off: { borderStyle: 'dashed' },
+  name: { fontSize: 13.5 },
+});

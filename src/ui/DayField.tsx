@@ -1,0 +1,77 @@
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { DatePickerModal } from 'react-native-paper-dates';
+import type { Wording } from '@/core/time/words';
+import { sayDay } from '@/core/time/words';
+import { dateOfDay, dayOfDate } from './days';
+import { Icon } from './icons/Icon';
+import { usePalette } from './theme/theme';
+
+const FORM = { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' } as const;
+
+interface Props {
+  label: string;
+  /** Day number */
+  day: number;
+  wording: Wording;
+  firstWeekday: number;
+  onChange(day: number): void;
+  error?: boolean;
+}
+
+/** A date, picked from a month or typed in the picker. */
+export function DayField({ label, day, wording, firstWeekday, onChange, error = false }: Props) {
+  const palette = usePalette();
+  const [isPicking, setPicking] = useState(false);
+  const said = sayDay(day, wording, FORM);
+  return (
+    <>
+      <Pressable
+        role="button"
+        aria-label={`${label}: ${said}`}
+        onPress={() => setPicking(true)}
+        style={[
+          styles.field,
+          { borderColor: error ? palette.brick : palette.dim, backgroundColor: palette.sheet },
+        ]}
+      >
+        <View style={styles.texts}>
+          <Text variant="bodySmall" style={{ color: palette.dim }}>
+            {label}
+          </Text>
+          <Text numberOfLines={1}>{said}</Text>
+        </View>
+        <Icon name="calendar" size={20} color={palette.dim} />
+      </Pressable>
+      <DatePickerModal
+        locale="en-GB"
+        mode="single"
+        visible={isPicking}
+        label={label}
+        date={dateOfDay(day)}
+        startWeekOnMonday={firstWeekday === 0}
+        onDismiss={() => setPicking(false)}
+        onConfirm={({ date }) => {
+          setPicking(false);
+          if (date) onChange(dayOfDate(date));
+        }}
+      />
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  field: {
+    flex: 1,
+    minWidth: 150,
+    minHeight: 46,
+    borderWidth: 1,
+    borderRadius: 8,
+    paddingHorizontal: 10,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 6,
+  },
+  texts: { flex: 1, minWidth: 0 },
+});
