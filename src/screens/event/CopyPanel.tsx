@@ -34,7 +34,9 @@ export function CopyPanel({ occurrence, calendars, preferences, onDone }: Props)
   const [days, setDays] = useState<number[]>([]);
   const [calendarId, setCalendarId] = useState(occurrence.calendarId);
   const [isPicking, setPicking] = useState(false);
-  const offered = [...new Set([...NEAR_DAYS.map((ahead) => from + ahead), ...days])].sort((a, b) => a - b);
+  const offered = [...new Set([...NEAR_DAYS.map((ahead) => from + ahead), ...days])].sort(
+    (a, b) => a - b,
+  );
   const toggle = (day: number) =>
     setDays((last) => (last.includes(day) ? last.filter((d) => d !== day) : [...last, day]));
 
@@ -43,7 +45,9 @@ export function CopyPanel({ occurrence, calendars, preferences, onDone }: Props)
     const now = Date.now();
     const copies = days
       .toSorted((a, b) => a - b)
-      .map((day) => copyTo(event, occurrence, { day, calendarId, id: nanoid(12), viewZone: zone, now }));
+      .map((day) =>
+        copyTo(event, occurrence, { day, calendarId, id: nanoid(12), viewZone: zone, now }),
+      );
     if (await copy(event, copies)) onDone();
   }
 
@@ -54,7 +58,11 @@ export function CopyPanel({ occurrence, calendars, preferences, onDone }: Props)
       footer={
         <>
           <Button onPress={onDone}>Cancel</Button>
-          <Button mode="contained" disabled={days.length === 0 || !event} onPress={() => void keep()}>
+          <Button
+            mode="contained"
+            disabled={days.length === 0 || !event}
+            onPress={() => void keep()}
+          >
             {days.length === 0 ? 'Copy' : `Copy to ${count(days.length, 'day')}`}
           </Button>
         </>

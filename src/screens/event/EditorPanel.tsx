@@ -76,7 +76,8 @@ export function EditorPanel({ event, isNew, calendars, preferences, onDone }: Pr
   });
   const form = useWatch({ control }) as EventForm;
   const problem = timesProblem(form);
-  const ownZone = event.start.kind === 'zoned' && event.start.zone !== zone ? event.start.zone : null;
+  const ownZone =
+    event.start.kind === 'zoned' && event.start.zone !== zone ? event.start.zone : null;
 
   const keep = handleSubmit(async (values) => {
     const after = eventFromForm(values, event, zone);
@@ -116,7 +117,11 @@ export function EditorPanel({ event, isNew, calendars, preferences, onDone }: Pr
       }
     >
       {text('title', 'Title')}
-      <CalendarChoice calendars={calendars} chosenId={form.calendarId} onChoose={(id) => setValue('calendarId', id)} />
+      <CalendarChoice
+        calendars={calendars}
+        chosenId={form.calendarId}
+        onChoose={(id) => setValue('calendarId', id)}
+      />
       <TimesFields
         times={form}
         preferences={preferences}
@@ -134,7 +139,12 @@ export function EditorPanel({ event, isNew, calendars, preferences, onDone }: Pr
         </Text>
       )}
       {!problem && (
-        <Consequences span={spanShown(form, event, zone)} isBooked={form.availability !== 'free'} ownEventId={event.id} preferences={preferences} />
+        <Consequences
+          span={spanShown(form, event, zone)}
+          isBooked={form.availability !== 'free'}
+          ownEventId={event.id}
+          preferences={preferences}
+        />
       )}
       {text('place', 'Place')}
       {text('notes', 'Notes', 4)}

@@ -25,7 +25,9 @@ interface Props {
 /** How far off an event is, or how long it still lasts. */
 function sayWhen(o: Occurrence, now: number): string {
   const minutes = (wall: number) => Math.round((wall - now) / MINUTE);
-  return o.start <= now ? `ends in ${sayLength(minutes(o.end))}` : `in ${sayLength(minutes(o.start))}`;
+  return o.start <= now
+    ? `ends in ${sayLength(minutes(o.end))}`
+    : `in ${sayLength(minutes(o.start))}`;
 }
 
 function NextEvent({ preferences, onOpen }: Omit<Props, 'occurrences'>) {
@@ -34,7 +36,9 @@ function NextEvent({ preferences, onOpen }: Omit<Props, 'occurrences'>) {
   const now = useWallNow(zone);
   const today = dayOfWall(now);
   const { data } = useOccurrences({ fromDay: today, toDay: today + 1, zone });
-  const rest = (data?.occurrences ?? []).filter((o) => !o.wholeDay && o.end > now && o.start < (today + 1) * DAY);
+  const rest = (data?.occurrences ?? []).filter(
+    (o) => !o.wholeDay && o.end > now && o.start < (today + 1) * DAY,
+  );
   const next = rest[0];
   return (
     <View style={styles.part}>
@@ -45,7 +49,11 @@ function NextEvent({ preferences, onOpen }: Omit<Props, 'occurrences'>) {
         </Text>
       </View>
       {next ? (
-        <Pressable role="button" onPress={() => onOpen(next)} style={[styles.card, { backgroundColor: palette.amberWash }]}>
+        <Pressable
+          role="button"
+          onPress={() => onOpen(next)}
+          style={[styles.card, { backgroundColor: palette.amberWash }]}
+        >
           <Text style={styles.strong}>{titleOf(next)}</Text>
           <Text variant="bodySmall">
             {sayMinute(minuteOfDay(next.start), wording.hourCycle)} · {sayWhen(next, now)}
@@ -73,9 +81,16 @@ export function Margin({ preferences, occurrences, onOpen }: Props) {
       <NextEvent preferences={preferences} onOpen={onOpen} />
       <View style={styles.part}>
         <Title level={2}>Watch out</Title>
-        {clashes.length === 0 && <Text style={{ color: palette.dim }}>No clashes in this week.</Text>}
+        {clashes.length === 0 && (
+          <Text style={{ color: palette.dim }}>No clashes in this week.</Text>
+        )}
         {clashes.slice(0, CLASHES).map(({ first, second, start, end }) => (
-          <Pressable key={`${first.id} ${second.id}`} role="button" onPress={() => onOpen(second)} style={[styles.clash, { borderColor: palette.hairline }]}>
+          <Pressable
+            key={`${first.id} ${second.id}`}
+            role="button"
+            onPress={() => onOpen(second)}
+            style={[styles.clash, { borderColor: palette.hairline }]}
+          >
             <Icon name="alert-outline" size={20} color={palette.amber} />
             <View style={styles.text}>
               <Text>
@@ -87,7 +102,9 @@ export function Margin({ preferences, occurrences, onOpen }: Props) {
             </View>
           </Pressable>
         ))}
-        {clashes.length > CLASHES && <Text style={{ color: palette.dim }}>{clashes.length - CLASHES} more this week</Text>}
+        {clashes.length > CLASHES && (
+          <Text style={{ color: palette.dim }}>{clashes.length - CLASHES} more this week</Text>
+        )}
       </View>
     </ScrollView>
   );

@@ -29,10 +29,23 @@ function defaultCalendar(own: readonly Calendar[], chosenId: string | null): str
   return (chosen || first)?.id ?? '';
 }
 
-function StoredEditor({ eventId, own, preferences, onClose }: { eventId: string } & Pick<Props, 'own' | 'preferences' | 'onClose'>) {
+function StoredEditor({
+  eventId,
+  own,
+  preferences,
+  onClose,
+}: { eventId: string } & Pick<Props, 'own' | 'preferences' | 'onClose'>) {
   const { data: event } = useEvent(eventId);
   if (!event) return null;
-  return <EditorPanel event={event} isNew={false} calendars={own} preferences={preferences} onDone={onClose} />;
+  return (
+    <EditorPanel
+      event={event}
+      isNew={false}
+      calendars={own}
+      preferences={preferences}
+      onDone={onClose}
+    />
+  );
 }
 
 /** Whatever is open beside the week. */
@@ -56,11 +69,34 @@ export function PlanPanel({ panel, calendars, own, preferences, onPanel, onShow,
       );
     }
     case 'edit':
-      return <StoredEditor key={panel.eventId} eventId={panel.eventId} own={own} preferences={preferences} onClose={onClose} />;
+      return (
+        <StoredEditor
+          key={panel.eventId}
+          eventId={panel.eventId}
+          own={own}
+          preferences={preferences}
+          onClose={onClose}
+        />
+      );
     case 'new':
-      return <EditorPanel event={panel.draft} isNew calendars={own} preferences={preferences} onDone={onClose} />;
+      return (
+        <EditorPanel
+          event={panel.draft}
+          isNew
+          calendars={own}
+          preferences={preferences}
+          onDone={onClose}
+        />
+      );
     case 'copy':
-      return <CopyPanel occurrence={panel.occurrence} calendars={own} preferences={preferences} onDone={onClose} />;
+      return (
+        <CopyPanel
+          occurrence={panel.occurrence}
+          calendars={own}
+          preferences={preferences}
+          onDone={onClose}
+        />
+      );
     case 'add':
       return (
         <AddCard

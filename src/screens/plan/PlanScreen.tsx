@@ -67,8 +67,14 @@ export function PlanScreen() {
   const own = useMemo(() => calendars.filter(({ kind }) => kind === 'own'), [calendars]);
 
   const usual = useMemo(() => ({ from: settings.fromMinute, to: settings.toMinute }), [settings]);
-  const hours = useMemo(() => (isWidened ? hoursAround(occurrences, usual) : usual), [isWidened, occurrences, usual]);
-  const booked = useMemo(() => bookedMinutes(occurrences, weekStart, weekStart + DAYS), [occurrences, weekStart]);
+  const hours = useMemo(
+    () => (isWidened ? hoursAround(occurrences, usual) : usual),
+    [isWidened, occurrences, usual],
+  );
+  const booked = useMemo(
+    () => bookedMinutes(occurrences, weekStart, weekStart + DAYS),
+    [occurrences, weekStart],
+  );
   const title = sayDays(weekStart, weekStart + DAYS, wording, civilDate(today).year);
   const total = booked.reduce((sum, minutes) => sum + minutes, 0);
   const subtitle = `Week ${weekNumber(weekStart, firstWeekday).week} · ${sayHours(total)} booked${store === 'demo' ? ' · demo' : ''}`;
@@ -81,9 +87,17 @@ export function PlanScreen() {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [add]);
 
-  const open = useCallback((occurrence: Occurrence) => setPanel({ kind: 'details', occurrence }), []);
+  const open = useCallback(
+    (occurrence: Occurrence) => setPanel({ kind: 'details', occurrence }),
+    [],
+  );
   const addToDay = useCallback(
-    (day: number) => setPanel({ kind: 'add', span: { start: day * DAY, end: (day + 1) * DAY, wholeDay: true }, day }),
+    (day: number) =>
+      setPanel({
+        kind: 'add',
+        span: { start: day * DAY, end: (day + 1) * DAY, wholeDay: true },
+        day,
+      }),
     [],
   );
 
@@ -98,12 +112,15 @@ export function PlanScreen() {
     if (!event) return;
     const isMove = span.start !== o.start && span.end - span.start === o.end - o.start;
     const edge = span.start !== o.start ? 'start' : 'end';
-    const times = isMove ? movedTimes(event, span.start, zone) : stretchedTimes(event, edge, span[edge], zone);
+    const times = isMove
+      ? movedTimes(event, span.start, zone)
+      : stretchedTimes(event, edge, span[edge], zone);
     const done = await actions.edit(event, { ...event, ...times }, isMove ? 'Moved' : 'Stretched');
     if (!done) actions.showAt(o.id, o);
   }
 
-  const selectedId = panel?.kind === 'details' || panel?.kind === 'copy' ? panel.occurrence.id : null;
+  const selectedId =
+    panel?.kind === 'details' || panel?.kind === 'copy' ? panel.occurrence.id : null;
   const close = () => setPanel(null);
   return (
     <View style={styles.all}>
@@ -118,7 +135,10 @@ export function PlanScreen() {
           onTurn={(direction) => setShownDay(weekStart + direction * DAYS)}
           onToday={() => setShownDay(today)}
         />
-        <CalendarStrip calendars={calendars} onShow={(calendar, shown) => void actions.show(calendar, shown)} />
+        <CalendarStrip
+          calendars={calendars}
+          onShow={(calendar, shown) => void actions.show(calendar, shown)}
+        />
         <Sheet
           fromDay={weekStart}
           days={DAYS}
@@ -141,7 +161,15 @@ export function PlanScreen() {
         <Ruler weekStart={weekStart} zone={zone} wording={wording} onGo={setShownDay} />
       </View>
       {panel ? (
-        <PlanPanel panel={panel} calendars={calendars} own={own} preferences={preferences} onPanel={setPanel} onShow={setShownDay} onClose={close} />
+        <PlanPanel
+          panel={panel}
+          calendars={calendars}
+          own={own}
+          preferences={preferences}
+          onPanel={setPanel}
+          onShow={setShownDay}
+          onClose={close}
+        />
       ) : (
         isWide && <Margin preferences={preferences} occurrences={occurrences} onOpen={open} />
       )}

@@ -7,12 +7,25 @@ import { AXIS_HEIGHT } from './geometry';
 export function UsualHours({ gutter, onPress }: { gutter: number; onPress(): void }) {
   const { green } = usePalette();
   return (
-    <Pressable role="button" aria-label="Back to the usual hours" onPress={onPress} style={[styles.corner, { width: gutter }]}>
+    <Pressable
+      role="button"
+      aria-label="Back to the usual hours"
+      onPress={onPress}
+      style={[styles.corner, { width: gutter }]}
+    >
       <Icon name="restore" size={16} color={green} />
     </Pressable>
   );
 }
 
 const styles = StyleSheet.create({
-  corner: { position: 'absolute', left: 0, top: 0, height: AXIS_HEIGHT + 6, alignItems: 'center', justifyContent: 'center', zIndex: 4 },
+  corner: {
+    position: 'absolute',
+    left: 0,
+    top: 0,
+    height: AXIS_HEIGHT + 6,
+    alignItems: 'center',
+    justifyContent: 'center',
+    zIndex: 4,
+  },
 });

@@ -1,0 +1,164 @@
+import { useRouter } from 'expo-router';
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Chip, ProgressBar, Text } from 'react-native-paper';
+import { newCalendar } from '@/core/model/calendar';
+import { nextInkAndMark } from '@/core/model/inks';
+import { count } from '@/core/time/words';
+import { useCalendars } from '@/data/queries';
+import type { ImportPreview, ImportTarget } from '@/engine/importer';
+import { CalendarChoice } from '@/ui/CalendarChoice';
+import { Card } from '@/ui/Card';
+import { Page } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { usePalette } from '@/ui/theme/theme';
+import { FileDrop } from './FileDrop';
+import { Preview } from './Preview';
+import { useImport } from './useImport';
+
+interface TargetProps {
+  preview: ImportPreview;
+  isBusy: boolean;
+  onKeep(target: ImportTarget): void;
+  onStop(): void;
+}
+
+/** Which calendar new events go to: one that is there or a new one, which the file's name is offered for. */
+function Target({ preview, isBusy, onKeep, onStop }: TargetProps) {
+  const calendars = useCalendars();
+  const own = calendars.filter(({ kind }) => kind === 'own');
+  const alike = own.find(({ name }) => name.toLowerCase() === preview.calendarName.toLowerCase());
+  const [chosenId, setChosenId] = useState<string | null>(alike?.id ?? null);
+  const [name, setName] = useState(preview.calendarName);
+  const isNew = chosenId === null;
+  const changes = preview.fates.new + preview.fates.updated + preview.counts.tasks;
+
+  function keep() {
+    if (!isNew) {
+      onKeep({ calendarId: chosenId });
+      return;
+    }
+    const order = Math.max(-1, ...calendars.map((calendar) => calendar.order)) + 1;
+    onKeep({
+      newCalendar: newCalendar({
+        id: nanoid(12),
+        name: name.trim(),
+        order,
+        ...nextInkAndMark(calendars),
+      }),
+    });
+  }
+
+  return (
+    <Card title="New events go to">
+      <View style={styles.buttons}>
+        <Chip
+          mode="outlined"
+          selected={isNew}
+          showSelectedCheck
+          aria-pressed={isNew}
+          onPress={() => setChosenId(null)}
+          style={styles.chip}
+        >
+          A new calendar
+        </Chip>
+      </View>
+      <CalendarChoice calendars={own} chosenId={chosenId ?? ''} onChoose={setChosenId} />
+      {isNew && <TextField label="Name of the new calendar" value={name} onChangeText={setName} />}
+      <Text variant="bodySmall">What updates an event stays on that event’s calendar.</Text>
+      {isBusy && <ProgressBar indeterminate aria-label="Keeping" />}
+      <View style={styles.buttons}>
+        <Button onPress={onStop} disabled={isBusy}>
+          Cancel
+        </Button>
+        <Button
+          mode="contained"
+          onPress={keep}
+          disabled={isBusy || changes === 0 || (isNew && name.trim() === '')}
+        >
+          {changes === 0 ? 'Nothing to bring in' : `Bring in ${count(changes, 'entry', 'entries')}`}
+        </Button>
+      </View>
+    </Card>
+  );
+}
+
+/** Brings a calendar file in: choose, look, keep. */
+export function ImportScreen() {
+  const router = useRouter();
+  const palette = usePalette();
+  const { state, read, keep, stop } = useImport();
+  const back = (
+    <Button icon="arrow-left" onPress={() => router.navigate('/calendars')}>
+      Calendars
+    </Button>
+  );
+  return (
+    <Page title="Import a file" actions={back}>
+      {state.step === 'choose' && (
+        <>
+          {state.problem && (
+            <View
+              role="alert"
+              style={[
+                styles.problem,
+                { backgroundColor: palette.amberWash, borderColor: palette.amber },
+              ]}
+            >
+              <Text style={styles.strong}>This file can’t come in. Nothing was changed.</Text>
+              <Text>{state.problem}</Text>
+            </View>
+          )}
+          <FileDrop onFile={(file) => void read(file)} />
+        </>
+      )}
+      {state.step === 'reading' && (
+        <Card title={`Reading ${state.fileName}`}>
+          <ProgressBar
+            aria-label="Reading"
+            indeterminate={!state.progress}
+            progress={
+              state.progress ? state.progress.done / Math.max(1, state.progress.total) : undefined
+            }
+          />
+          <Text>
+            {state.progress
+              ? `${state.progress.done.toLocaleString('en')} of ${count(state.progress.total, 'entry', 'entries')}`
+              : 'Opening the file …'}
+          </Text>
+          <Button onPress={stop}>Stop</Button>
+        </Card>
+      )}
+      {(state.step === 'preview' || state.step === 'keeping') && (
+        <>
+          <Target
+            preview={state.preview}
+            isBusy={state.step === 'keeping'}
+            onKeep={(target) => void keep(state.preview, target)}
+            onStop={stop}
+          />
+          <Preview preview={state.preview} />
+        </>
+      )}
+      {state.step === 'done' && (
+        <Card>
+          <Text role="status">{state.text}</Text>
+          <View style={styles.buttons}>
+            <Button mode="contained" onPress={() => router.navigate('/')}>
+              See the plan
+            </Button>
+            <Button onPress={stop}>Import another file</Button>
+          </View>
+        </Card>
+      )}
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 10, alignItems: 'center' },
+  chip: { height: 40, justifyContent: 'center' },
+  problem: { borderWidth: 1, borderRadius: 10, padding: 12, gap: 4 },
+  strong: { fontWeight: '600' },
+});

@@ -1,0 +1,120 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Dialog, Portal, Text } from 'react-native-paper';
+import { wallOf } from '@/core/model/common';
+import type { CalendarEvent } from '@/core/model/event';
+import { isSeries } from '@/core/model/event';
+import { count, saySpan } from '@/core/time/words';
+import { titleOf, useActions } from '@/data/actions';
+import { useEngine } from '@/data/engineContext';
+import { useMessages } from '@/data/messages';
+import { usePreferences } from '@/data/preferences';
+import { useCalendars, useRemoved } from '@/data/queries';
+import { Card } from '@/ui/Card';
+import { Mark } from '@/ui/Mark';
+import { Page } from '@/ui/Page';
+import { inkColours } from '@/ui/theme/palette';
+import { usePalette } from '@/ui/theme/theme';
+
+/** Rows shown at once; bringing some back or clearing shows the others. */
+const ROWS = 200;
+const FORM = { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' } as const;
+
+function RemovedRow({ event }: { event: CalendarEvent }) {
+  const palette = usePalette();
+  const { wording } = usePreferences();
+  const { bringBack } = useActions();
+  const calendar = useCalendars().find(({ id }) => id === event.calendarId);
+  const span = {
+    start: wallOf(event.start),
+    end: wallOf(event.end),
+    wholeDay: event.start.kind === 'date',
+  };
+  return (
+    <View role="listitem" style={[styles.row, { borderColor: palette.hairline }]}>
+      {calendar && (
+        <Mark mark={calendar.mark} colour={inkColours(calendar.ink, palette).edge} size={14} />
+      )}
+      <View style={styles.text}>
+        <Text style={styles.title}>{titleOf(event)}</Text>
+        <Text variant="bodySmall" style={{ color: palette.dim }}>
+          {saySpan(span, wording, FORM)}
+          {isSeries(event) ? ' · all dates of a series' : ''}
+        </Text>
+      </View>
+      <Button
+        icon="restore"
+        onPress={() => void bringBack([event])}
+        aria-label={`Bring back ${titleOf(event)}`}
+      >
+        Bring back
+      </Button>
+    </View>
+  );
+}
+
+/** Where removed events wait until they are brought back or cleared. */
+export function RemovedScreen() {
+  const { data: removed = [] } = useRemoved();
+  const { engine } = useEngine();
+  const { bringBack } = useActions();
+  const { say, complain } = useMessages();
+  const [isAsking, setAsking] = useState(false);
+
+  async function clear() {
+    setAsking(false);
+    try {
+      await engine?.clearRemoved();
+      say(`Cleared ${count(removed.length, 'event')} for good.`);
+    } catch (error) {
+      complain(`They could not be cleared: ${(error as Error).message}`);
+    }
+  }
+
+  return (
+    <Page title="Removed">
+      {removed.length === 0 ? (
+        <Text>Nothing is here. What you remove waits here until you bring it back.</Text>
+      ) : (
+        <Card>
+          <View style={styles.buttons}>
+            <Button mode="outlined" icon="restore" onPress={() => void bringBack(removed)}>
+              Bring back all {removed.length.toLocaleString('en')}
+            </Button>
+            <Button icon="trash-can-outline" onPress={() => setAsking(true)}>
+              Clear for good
+            </Button>
+          </View>
+          <View role="list" aria-label="Removed events">
+            {removed.slice(0, ROWS).map((event) => (
+              <RemovedRow key={event.id} event={event} />
+            ))}
+          </View>
+          {removed.length > ROWS && (
+            <Text>… and {(removed.length - ROWS).toLocaleString('en')} more.</Text>
+          )}
+        </Card>
+      )}
+      <Portal>
+        <Dialog visible={isAsking} onDismiss={() => setAsking(false)} style={styles.dialog}>
+          <Dialog.Title>Clear {count(removed.length, 'event')} for good?</Dialog.Title>
+          <Dialog.Content>
+            <Text>They can’t be brought back after that, not by Undo either.</Text>
+          </Dialog.Content>
+          <Dialog.Actions>
+            <Button onPress={() => setAsking(false)}>Keep them</Button>
+            <Button onPress={() => void clear()}>Clear for good</Button>
+          </Dialog.Actions>
+        </Dialog>
+      </Portal>
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: 52, borderBottomWidth: 1 },
+  text: { flex: 1, minWidth: 0 },
+  title: { fontWeight: '500' },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 10 },
+  dialog: { maxWidth: 460, alignSelf: 'center' },
+});
