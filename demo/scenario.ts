@@ -2,10 +2,10 @@ import type { EventTime } from '@/core/model/common';
 import type { CalendarEvent, ChangedDate } from '@/core/model/event';
 import { newEvent } from '@/core/model/event';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
+import type { TypedRecord } from '@/core/model/records';
 import { parseRule } from '@/core/recurrence/rule';
 import { expandRule } from '@/core/recurrence/expandRule';
 import { DAY, formatDate, formatLocal, MINUTE, parseLocal, startOfWeek } from '@/core/time/civil';
-import type { Seed } from '@/engine/engine';
 import { CALENDARS } from './calendars';
 import type { SeriesSpec } from './series';
 import { SERIES } from './series';
@@ -87,7 +87,7 @@ function singleEvent(spec: SingleSpec, index: number, monday: number, now: numbe
 }
 
 /** The demo: the coordinator's calendars at Lantern Quay Instruments, about four months either side of today. */
-export function demoSeed({ today, now }: { today: number; now: number }): Seed[] {
+export function demoSeed({ today, now }: { today: number; now: number }): TypedRecord[] {
   const monday = startOfWeek(today);
   const events = [
     ...SERIES.map((spec, i) => seriesEvent(spec, i, monday, now)),
@@ -95,7 +95,7 @@ export function demoSeed({ today, now }: { today: number; now: number }): Seed[]
   ];
   return [
     { type: 'settings', record: { ...DEFAULT_SETTINGS, zone: HOME } },
-    ...CALENDARS.map((record): Seed => ({ type: 'calendar', record })),
-    ...events.map((record): Seed => ({ type: 'event', record })),
+    ...CALENDARS.map((record): TypedRecord => ({ type: 'calendar', record })),
+    ...events.map((record): TypedRecord => ({ type: 'event', record })),
   ];
 }

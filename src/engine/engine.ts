@@ -6,9 +6,9 @@ import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import type { Settings } from '@/core/model/others';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
-import type { RecordType } from '@/core/model/records';
+import type { TypedRecord } from '@/core/model/records';
 import { keyOf, writeRecord } from '@/core/model/records';
-import type { AnyRecord, ChangeRequest } from './change';
+import type { ChangeRequest } from './change';
 import { breathe } from './breathe';
 import type { ImportPreview, ImportProgress, ImportResult, ImportTarget } from './importer';
 import { Importer } from './importer';
@@ -30,12 +30,6 @@ export interface EngineStatus {
 }
 
 export type OnStatus = (status: EngineStatus, recordsChanged: boolean) => void;
-
-/** A record that a new store begins with. */
-export interface Seed {
-  type: RecordType;
-  record: AnyRecord;
-}
 
 /** Least time between two tellings while loading, in ms. */
 const TELL_EVERY = 200;
@@ -66,7 +60,7 @@ export class Engine {
   }
 
   /** Opens the store, putting the seed into a new one; loading goes on after this answers. */
-  async open(seed: () => Seed[], onStatus: OnStatus): Promise<void> {
+  async open(seed: () => TypedRecord[], onStatus: OnStatus): Promise<void> {
     this.onStatus = onStatus;
     await this.seedIfNew(seed);
     const batches = this.repository.load();
@@ -75,7 +69,7 @@ export class Engine {
     void this.loadRest(batches);
   }
 
-  private async seedIfNew(seed: () => Seed[]): Promise<void> {
+  private async seedIfNew(seed: () => TypedRecord[]): Promise<void> {
     try {
       await this.surroundings.alone(async () => {
         if ((await this.store.keys()).length === 0) await this.store.setMany(seedEntries(seed()));
@@ -250,7 +244,7 @@ export class Engine {
   }
 }
 
-function seedEntries(seed: readonly Seed[]): Map<string, string> {
+function seedEntries(seed: readonly TypedRecord[]): Map<string, string> {
   return new Map(
     seed.map(({ type, record }) => [
       keyOf(type, 'id' in record ? record.id : 'mine'),

@@ -1,9 +1,9 @@
 import { newCalendar } from '@/core/model/calendar';
 import { INKS } from '@/core/model/inks';
-import type { Seed } from './engine';
+import type { TypedRecord } from '@/core/model/records';
 
 /** What a person's own store begins with: one calendar, so that the first event has a place. */
-export function firstSeed(): Seed[] {
+export function firstSeed(): TypedRecord[] {
   const first = newCalendar({
     id: 'first',
     name: 'My work',

@@ -67,7 +67,7 @@ const styles = StyleSheet.create({
     minWidth: 150,
     minHeight: 46,
     borderWidth: 1,
-    borderRadius: 8,
+    borderRadius: 7,
     paddingHorizontal: 10,
     flexDirection: 'row',
     alignItems: 'center',

@@ -20,6 +20,8 @@ export interface Jot {
   wholeDay: boolean;
   start: number;
   end: number;
+  /** Minutes, when the line says how long. */
+  length: number | null;
   place: string;
   calendarId: string;
   /** Which words said what, in order; for showing how the line was read. */
@@ -41,6 +43,7 @@ export function readJot(line: string, context: JotContext): Jot {
   const parts = [calendar, length, place, ...when.parts].filter((part) => part !== null);
   return {
     title: titleOf(blankOut(rest, place)),
+    length: length?.value.minutes ?? null,
     place: place?.value ?? '',
     calendarId: calendar?.value ?? context.defaultCalendarId,
     parts: parts.sort((a, b) => a.from - b.from).map(({ kind, from, to }) => ({ kind, from, to })),

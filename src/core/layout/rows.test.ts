@@ -91,8 +91,18 @@ test('events outside the shown hours are counted, those across an edge are cut',
     occurrence('Early', at(0, 5), at(0, 6)),
     occurrence('Night', at(0, 22), at(1, 8)),
   ]);
-  expect([rows[0]!.before, rows[0]!.after]).toEqual([1, 1]);
+  expect([rows[0]!.before.count, rows[0]!.after.count]).toEqual([1, 1]);
   expect(rows[1]!.bars[0]).toMatchObject({ x: 0, width: 30, cutStart: true, cutEnd: false });
+});
+
+test('the count of hidden events keeps clear of bars and labels', () => {
+  const { rows } = layoutRows(frame, [
+    occurrence('Close-out', at(0, 17), at(0, 18)),
+    occurrence('Night', at(0, 22), at(0, 23)),
+  ]);
+  expect(rows[0]!.bars[0]!.lane).toBe(0);
+  expect(rows[0]!.after).toEqual({ count: 1, lane: 1 });
+  expect(rows[0]!.lanes).toBe(2);
 });
 
 test('rows share the height; a full row takes what it needs', () => {
@@ -108,10 +118,17 @@ test('labels are held shorter before rows outgrow the height, and get two lines 
     occurrence('A title that asks for much room', at(0, 8 + i * 4), at(0, 8 + i * 4, 30)),
   );
   const roomy = layoutRows({ ...frame, tallLaneHeight: 38 }, long);
-  expect(roomy.tall).toBe(true);
+  expect(roomy.rows[0]!.tall).toBe(true);
   const tight = layoutRows({ ...frame, height: 7 * 56 }, long);
-  expect(tight.tall).toBe(false);
+  expect(tight.rows[0]!.tall).toBe(false);
   expect(tight.rows[0]!.lanes).toBeLessThan(layoutRows(frame, long).rows[0]!.lanes);
+});
+
+test('a row that has no room for two lines leaves those of the others alone', () => {
+  const many = Array.from({ length: 9 }, (_, i) => occurrence(`Event ${i}`, at(2, 9), at(2, 17)));
+  const one = occurrence('Call', at(1, 9), at(1, 10));
+  const { rows } = layoutRows({ ...frame, height: 600, tallLaneHeight: 37 }, [one, ...many]);
+  expect([rows[1]!.tall, rows[2]!.tall]).toEqual([true, false]);
 });
 
 test('no two items of a lane overlap, bar or label, wherever they lie', () => {

@@ -58,25 +58,32 @@ export interface Row {
   tops: TopBar[];
   bars: RowBar[];
   lanes: number;
+  laneHeight: number;
+  /** Whether labels have two lines. */
+  tall: boolean;
   /** Stretches that a busy or away top bar washes. */
   washes: { x: number; width: number }[];
-  /** Timed events before and after the shown hours. */
-  before: number;
-  after: number;
+  /** Timed events before and after the shown hours: how many, and the lane that says so. */
+  before: Outside;
+  after: Outside;
+}
+
+export interface Outside {
+  count: number;
+  lane: number;
 }
 
 export interface RowsLayout {
   rows: Row[];
   height: number;
-  laneHeight: number;
-  /** Whether labels have two lines. */
-  tall: boolean;
 }
 
 /** The narrowest that a bar is drawn. */
 const MIN_BAR = 7;
 /** Where a label begins on its bar: after the edge and the mark. */
 export const LABEL_OFFSET = 21;
+/** Room for the count of events outside the shown hours. */
+export const COUNT_WIDTH = 66;
 /** Widths to hold labels to, one after the other, until the rows fit. */
 const LABEL_LIMITS = [Infinity, 150, 110, 80];
 
@@ -191,7 +198,12 @@ function packDay(frame: RowsFrame, content: DayContent, tall: boolean, maxLabel:
       labelWidth,
     };
   });
-  const { places, lanes } = packLanes(items, frame.width, maxLabel);
+  const count = (from: number) => ({ from, to: from + COUNT_WIDTH, labelOffset: 0, labelWidth: 0 });
+  const counts = [
+    ...(content.before ? [count(0)] : []),
+    ...(content.after ? [count(frame.width - COUNT_WIDTH)] : []),
+  ];
+  const { places, lanes } = packLanes([...items, ...counts], frame.width, maxLabel);
   const bars = content.timed.map(({ occurrence, from, to, cutStart, cutEnd }, i): RowBar => {
     const { lane, side, labelRoom } = places[i]!;
     const { labelOffset } = items[i]!;
@@ -207,35 +219,63 @@ function packDay(frame: RowsFrame, content: DayContent, tall: boolean, maxLabel:
       cutEnd,
     };
   });
-  return { bars, lanes };
+  const countLanes = places.slice(items.length).map((place) => place.lane);
+  return {
+    bars,
+    lanes,
+    before: { count: content.before, lane: content.before ? countLanes[0]! : 0 },
+    after: { count: content.after, lane: content.after ? countLanes.at(-1)! : 0 },
+  };
 }
 
-type Packed = DayContent & ReturnType<typeof packDay>;
+type Packed = Omit<DayContent, 'before' | 'after'> & ReturnType<typeof packDay>;
 
 function neededHeight(frame: RowsFrame, packed: Packed, laneHeight: number): number {
   const content = packed.tops.length * frame.topHeight + packed.lanes * laneHeight;
   return Math.max(frame.minRowHeight, content + frame.padding * 2);
 }
 
-/** Packs all days in the roomiest way whose rows fit the height; the tightest when none does. */
-function packAll(frame: RowsFrame, contents: readonly DayContent[]) {
-  const { laneHeight, tallLaneHeight } = frame;
-  const ways = [
-    ...(tallLaneHeight === null
-      ? []
-      : [{ tall: true, laneHeight: tallLaneHeight, maxLabel: Infinity }]),
-    ...LABEL_LIMITS.map((maxLabel) => ({ tall: false, laneHeight, maxLabel })),
-  ];
-  for (const [i, way] of ways.entries()) {
-    const packed = contents.map((content) => ({
-      ...content,
-      ...packDay(frame, content, way.tall, way.maxLabel),
-    }));
-    const needed = packed.map((day) => neededHeight(frame, day, way.laneHeight));
-    const total = needed.reduce((sum, height) => sum + height, 0);
-    if (total <= frame.height || i === ways.length - 1) return { ...way, packed, needed, total };
+type Way = Pick<Row, 'laneHeight' | 'tall'> & { maxLabel: number };
+type PackedRow = Packed & Way & { needed: number };
+
+function packRow(frame: RowsFrame, content: DayContent, way: Way): PackedRow {
+  const packed = { ...content, ...packDay(frame, content, way.tall, way.maxLabel) };
+  return { ...packed, ...way, needed: neededHeight(frame, packed, way.laneHeight) };
+}
+
+const heightOf = (rows: readonly PackedRow[]) => rows.reduce((sum, row) => sum + row.needed, 0);
+
+/** Packs all days with labels as long as the height allows; the tightest way when none fits. */
+function packAll(frame: RowsFrame, contents: readonly DayContent[]): PackedRow[] {
+  let rows: PackedRow[] = [];
+  for (const maxLabel of LABEL_LIMITS) {
+    const way = { tall: false, laneHeight: frame.laneHeight, maxLabel };
+    rows = contents.map((content) => packRow(frame, content, way));
+    if (heightOf(rows) <= frame.height) break;
   }
-  throw new RangeError('there is always a last way');
+  return withTallRows(frame, contents, rows);
+}
+
+/** Gives rows two-line lanes where the height is left for it; those that cost least come first. */
+function withTallRows(
+  frame: RowsFrame,
+  contents: readonly DayContent[],
+  rows: readonly PackedRow[],
+): PackedRow[] {
+  if (frame.tallLaneHeight === null) return [...rows];
+  const way = { tall: true, laneHeight: frame.tallLaneHeight, maxLabel: Infinity };
+  const upgrades = contents
+    .map((content, i) => ({ i, row: packRow(frame, content, way) }))
+    .sort((a, b) => a.row.needed - rows[a.i]!.needed - (b.row.needed - rows[b.i]!.needed));
+  const result = [...rows];
+  let spare = frame.height - heightOf(rows);
+  for (const { i, row } of upgrades) {
+    const cost = row.needed - result[i]!.needed;
+    if (cost > spare) break;
+    spare -= cost;
+    result[i] = row;
+  }
+  return result;
 }
 
 const isWashing = ({ occurrence }: TopBar) =>
@@ -246,25 +286,25 @@ export function layoutRows(frame: RowsFrame, occurrences: readonly Occurrence[])
   const contents = Array.from({ length: frame.days }, (_, i) =>
     contentOf(frame, occurrences, frame.fromDay + i),
   );
-  const { tall, laneHeight, packed, needed, total } = packAll(frame, contents);
-  const heights = shareRoom(needed, frame.height - total);
+  const packed = packAll(frame, contents);
+  const heights = shareRoom(
+    packed.map((row) => row.needed),
+    frame.height - heightOf(packed),
+  );
   let y = 0;
-  const rows = packed.map(({ day, tops, bars, lanes, before, after }, i): Row => {
-    const row = {
-      day,
-      y,
-      height: heights[i]!,
-      tops,
-      bars,
-      lanes,
-      before,
-      after,
-      washes: tops.filter(isWashing).map(({ x, width }) => ({ x, width })),
-    };
-    y += heights[i]!;
-    return row;
-  });
-  return { rows, height: y, laneHeight, tall };
+  const rows = packed.map(
+    ({ timed: _timed, needed: _needed, maxLabel: _label, ...row }, i): Row => {
+      const placed = {
+        ...row,
+        y,
+        height: heights[i]!,
+        washes: row.tops.filter(isWashing).map(({ x, width }) => ({ x, width })),
+      };
+      y += heights[i]!;
+      return placed;
+    },
+  );
+  return { rows, height: y };
 }
 
 /** Shares spare pixels out: the lowest rows grow first, until all are of a height. */

@@ -9,6 +9,9 @@ export const SCHEMAS = { calendar, event, task, category, lens, colleague, setti
 export type RecordType = keyof typeof SCHEMAS;
 export type RecordOf<T extends RecordType> = z.infer<(typeof SCHEMAS)[T]>;
 
+/** A record with the name of its kind. */
+export type TypedRecord = { [T in RecordType]: { type: T; record: RecordOf<T> } }[RecordType];
+
 /** A record's key in the store: `type/id`. */
 export type RecordKey = `${RecordType}/${string}`;
 

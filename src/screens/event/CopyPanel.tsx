@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, Chip, Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 import { DatePickerModal } from 'react-native-paper-dates';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { copyTo } from '@/core/editing/edits';
@@ -13,6 +13,7 @@ import type { Preferences } from '@/data/preferences';
 import { useEvent } from '@/data/queries';
 import { PanelFrame } from '@/screens/plan/panels/PanelFrame';
 import { CalendarChoice } from '@/ui/CalendarChoice';
+import { ToggleChip } from '@/ui/ToggleChip';
 import { dateOfDay, dayOfDate } from '@/ui/days';
 
 interface Props {
@@ -71,17 +72,12 @@ export function CopyPanel({ occurrence, calendars, preferences, onDone }: Props)
       <Text>To which days?</Text>
       <View style={styles.days} role="group" aria-label="Days">
         {offered.map((day) => (
-          <Chip
+          <ToggleChip
             key={day}
-            mode="outlined"
-            selected={days.includes(day)}
-            showSelectedCheck
+            label={sayDay(day, wording, SHORT_DAY)}
+            isOn={days.includes(day)}
             onPress={() => toggle(day)}
-            aria-pressed={days.includes(day)}
-            style={styles.day}
-          >
-            {sayDay(day, wording, SHORT_DAY)}
-          </Chip>
+          />
         ))}
         <Button icon="calendar" mode="outlined" onPress={() => setPicking(true)}>
           Other days
@@ -108,5 +104,4 @@ export function CopyPanel({ occurrence, calendars, preferences, onDone }: Props)
 
 const styles = StyleSheet.create({
   days: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
-  day: { height: 40, justifyContent: 'center' },
 });

@@ -1,7 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm, useWatch } from 'react-hook-form';
-import { StyleSheet, View } from 'react-native';
-import { Button, SegmentedButtons, Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 import type { EventForm } from '@/core/editing/form';
 import { eventFromForm, formOf, spanOf, timesProblem } from '@/core/editing/form';
 import type { Span } from '@/core/layout/drag';
@@ -15,6 +14,7 @@ import type { Preferences } from '@/data/preferences';
 import { Consequences } from '@/screens/plan/panels/Consequences';
 import { PanelFrame } from '@/screens/plan/panels/PanelFrame';
 import { CalendarChoice } from '@/ui/CalendarChoice';
+import { Choice } from '@/ui/Choice';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
 import { TimesFields } from './TimesFields';
@@ -37,14 +37,14 @@ const schema = z
   .refine((form) => timesProblem(form) === null);
 
 const AVAILABILITIES = [
-  { value: 'busy', label: 'Busy' },
-  { value: 'tentative', label: 'Tentative' },
-  { value: 'free', label: 'Free' },
-  { value: 'away', label: 'Away' },
+  { value: 'busy' as const, label: 'Busy' },
+  { value: 'tentative' as const, label: 'Tentative' },
+  { value: 'free' as const, label: 'Free' },
+  { value: 'away' as const, label: 'Away' },
 ];
 const VISIBILITIES = [
-  { value: 'public', label: 'Public' },
-  { value: 'private', label: 'Private' },
+  { value: 'public' as const, label: 'Public' },
+  { value: 'private' as const, label: 'Private' },
 ];
 
 interface Props {
@@ -149,30 +149,18 @@ export function EditorPanel({ event, isNew, calendars, preferences, onDone }: Pr
       {text('place', 'Place')}
       {text('notes', 'Notes', 4)}
       {text('link', 'Link')}
-      <View style={styles.choice}>
-        <Text variant="bodySmall" style={{ color: palette.dim }}>
-          While it lasts I am
-        </Text>
-        <SegmentedButtons
-          density="small"
-          value={form.availability}
-          onValueChange={(value) => setValue('availability', value)}
-          buttons={AVAILABILITIES as { value: EventForm['availability']; label: string }[]}
-        />
-      </View>
-      <View style={styles.choice}>
-        <Text variant="bodySmall" style={{ color: palette.dim }}>
-          Who may see what it is
-        </Text>
-        <SegmentedButtons
-          density="small"
-          value={form.visibility}
-          onValueChange={(value) => setValue('visibility', value)}
-          buttons={VISIBILITIES as { value: EventForm['visibility']; label: string }[]}
-        />
-      </View>
+      <Choice
+        name="While it lasts I am"
+        value={form.availability}
+        options={AVAILABILITIES}
+        onChoose={(value) => setValue('availability', value)}
+      />
+      <Choice
+        name="Who may see what it is"
+        value={form.visibility}
+        options={VISIBILITIES}
+        onChoose={(value) => setValue('visibility', value)}
+      />
     </PanelFrame>
   );
 }
-
-const styles = StyleSheet.create({ choice: { gap: 4 } });

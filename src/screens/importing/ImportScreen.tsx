@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, Chip, ProgressBar, Text } from 'react-native-paper';
+import { Button, ProgressBar, Text } from 'react-native-paper';
 import { newCalendar } from '@/core/model/calendar';
 import { nextInkAndMark } from '@/core/model/inks';
 import { count } from '@/core/time/words';
@@ -11,6 +11,7 @@ import type { ImportPreview, ImportTarget } from '@/engine/importer';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Card } from '@/ui/Card';
 import { Page } from '@/ui/Page';
+import { ToggleChip } from '@/ui/ToggleChip';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
 import { FileDrop } from './FileDrop';
@@ -53,16 +54,7 @@ function Target({ preview, isBusy, onKeep, onStop }: TargetProps) {
   return (
     <Card title="New events go to">
       <View style={styles.buttons}>
-        <Chip
-          mode="outlined"
-          selected={isNew}
-          showSelectedCheck
-          aria-pressed={isNew}
-          onPress={() => setChosenId(null)}
-          style={styles.chip}
-        >
-          A new calendar
-        </Chip>
+        <ToggleChip label="A new calendar" isOn={isNew} onPress={() => setChosenId(null)} />
       </View>
       <CalendarChoice calendars={own} chosenId={chosenId ?? ''} onChoose={setChosenId} />
       {isNew && <TextField label="Name of the new calendar" value={name} onChangeText={setName} />}
@@ -158,7 +150,6 @@ export function ImportScreen() {
 
 const styles = StyleSheet.create({
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 10, alignItems: 'center' },
-  chip: { height: 40, justifyContent: 'center' },
   problem: { borderWidth: 1, borderRadius: 10, padding: 12, gap: 4 },
   strong: { fontWeight: '600' },
 });

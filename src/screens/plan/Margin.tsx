@@ -111,7 +111,7 @@ export function Margin({ preferences, occurrences, onOpen }: Props) {
 }
 
 const styles = StyleSheet.create({
-  margin: { width: 272, flexGrow: 0, flexShrink: 0, borderLeftWidth: 1 },
+  margin: { width: 316, flexGrow: 0, flexShrink: 0, borderLeftWidth: 1 },
   content: { padding: 14, gap: 20 },
   part: { gap: 8 },
   head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' },

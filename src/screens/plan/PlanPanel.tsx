@@ -16,6 +16,8 @@ interface Props {
   own: readonly Calendar[];
   preferences: Preferences;
   onPanel(panel: Panel): void;
+  /** Told of the time of what is being added. */
+  onDraft(span: Span | null): void;
   /** Shows the week of a day. */
   onShow(day: number): void;
   onClose(): void;
@@ -49,7 +51,16 @@ function StoredEditor({
 }
 
 /** Whatever is open beside the week. */
-export function PlanPanel({ panel, calendars, own, preferences, onPanel, onShow, onClose }: Props) {
+export function PlanPanel({
+  panel,
+  calendars,
+  own,
+  preferences,
+  onPanel,
+  onDraft,
+  onShow,
+  onClose,
+}: Props) {
   switch (panel.kind) {
     case 'details': {
       const { occurrence } = panel;
@@ -107,6 +118,7 @@ export function PlanPanel({ panel, calendars, own, preferences, onPanel, onShow,
           preferences={preferences}
           defaultCalendarId={defaultCalendar(own, preferences.settings.defaultCalendarId)}
           onAllDetails={(draft) => onPanel({ kind: 'new', draft })}
+          onDraft={onDraft}
           onKept={(span: Span) => {
             onShow(dayOfWall(span.start));
             onClose();

@@ -1,4 +1,4 @@
-import { useLocalSearchParams } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -23,7 +23,8 @@ import { CalendarStrip } from './CalendarStrip';
 import { Margin } from './Margin';
 import { PlanHeader } from './PlanHeader';
 import { PlanPanel } from './PlanPanel';
-import { Ruler } from './Ruler';
+import { PanelHeight } from './panels/PanelFrame';
+import { Ruler, RULER_HEIGHT } from './Ruler';
 import { Sheet } from './sheet/Sheet';
 import type { Panel } from './usePlan';
 import { useShownDay } from './usePlan';
@@ -49,10 +50,13 @@ export function PlanScreen() {
   const { zone, firstWeekday, wording, settings } = preferences;
   const { store, engine } = useEngine();
   const { add } = useLocalSearchParams<{ add?: string }>();
+  const router = useRouter();
   const isWide = useIsWide();
   const today = dayOfWall(useWallNow(zone));
   const [shownDay, setShownDay] = useShownDay(today);
   const [panel, setPanel] = useState<Panel | null>(null);
+  const [draft, setDraft] = useState<Span | null>(null);
+  const [panelHeight, setPanelHeight] = useState(0);
   const [isWidened, setWidened] = useState(false);
   const [isPicking, setPicking] = useState(false);
   const actions = useActions();
@@ -81,11 +85,15 @@ export function PlanScreen() {
 
   // The day that a jotted line without a date means: today when it is in sight, else the first shown.
   const dayMeant = today >= weekStart && today < weekStart + DAYS ? today : weekStart;
-  useEffect(() => {
+  const [lastAdd, setLastAdd] = useState<string | undefined>();
+  if (add !== lastAdd) {
+    setLastAdd(add);
     if (add !== undefined) setPanel({ kind: 'add', span: null, day: dayMeant });
-    // Only a press on Add opens the card, not a turn to another week.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [add]);
+  }
+  // Asked once: a reload doesn't ask again.
+  useEffect(() => {
+    if (add !== undefined) router.setParams({ add: undefined });
+  }, [add, router]);
 
   const open = useCallback(
     (occurrence: Occurrence) => setPanel({ kind: 'details', occurrence }),
@@ -120,7 +128,11 @@ export function PlanScreen() {
   }
 
   const selectedId =
-    panel?.kind === 'details' || panel?.kind === 'copy' ? panel.occurrence.id : null;
+    panel?.kind === 'details' || panel?.kind === 'copy'
+      ? panel.occurrence.id
+      : panel?.kind === 'edit'
+        ? panel.eventId
+        : null;
   const close = () => setPanel(null);
   return (
     <View style={styles.all}>
@@ -149,6 +161,8 @@ export function PlanScreen() {
           calendars={calendars}
           preferences={preferences}
           selectedId={selectedId}
+          draft={draft}
+          covered={panel && !isWide ? Math.max(0, panelHeight - RULER_HEIGHT) : 0}
           onOpen={open}
           onDrop={(o, span) => void drop(o, span)}
           onDraw={(span) => setPanel({ kind: 'add', span, day: dayOfWall(span.start) })}
@@ -161,15 +175,18 @@ export function PlanScreen() {
         <Ruler weekStart={weekStart} zone={zone} wording={wording} onGo={setShownDay} />
       </View>
       {panel ? (
-        <PlanPanel
-          panel={panel}
-          calendars={calendars}
-          own={own}
-          preferences={preferences}
-          onPanel={setPanel}
-          onShow={setShownDay}
-          onClose={close}
-        />
+        <PanelHeight value={setPanelHeight}>
+          <PlanPanel
+            panel={panel}
+            calendars={calendars}
+            own={own}
+            preferences={preferences}
+            onPanel={setPanel}
+            onDraft={setDraft}
+            onShow={setShownDay}
+            onClose={close}
+          />
+        </PanelHeight>
       ) : (
         isWide && <Margin preferences={preferences} occurrences={occurrences} onOpen={open} />
       )}

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { GestureResponderEvent } from 'react-native';
 import { StyleSheet, Text, View } from 'react-native';
 import { civilDate, weekNumber } from '@/core/time/civil';
@@ -11,6 +11,7 @@ const DAYS = 7;
 /** Room for a week on the ruler, in px. */
 const WEEK_ROOM = 30;
 const BAR_HEIGHT = 26;
+export const RULER_HEIGHT = 48;
 
 interface Props {
   /** First day of the week shown. */
@@ -26,11 +27,11 @@ export function Ruler({ weekStart, zone, wording, onGo }: Props) {
   const [width, setWidth] = useState(0);
   const weeks = Math.max(4, Math.floor(width / WEEK_ROOM));
   // The ruler stands still while the week shown lies on it, so that it can be dragged along.
-  const origin = useRef(weekStart);
+  const [origin, setOrigin] = useState(weekStart);
   const behind = Math.floor(weeks / 3);
-  const offset = (weekStart - origin.current) / DAYS;
-  if (offset < -behind || offset > weeks - behind - 2) origin.current = weekStart;
-  const from = origin.current - behind * DAYS;
+  const offset = (weekStart - origin) / DAYS;
+  if (offset < -behind || offset > weeks - behind - 2) setOrigin(weekStart);
+  const from = origin - behind * DAYS;
   const { data: load = [] } = useWeeklyLoad(from, weeks, zone);
   const most = Math.max(1, ...load);
   const week = width / weeks;
@@ -104,7 +105,7 @@ export function Ruler({ weekStart, zone, wording, onGo }: Props) {
 
 const styles = StyleSheet.create({
   ruler: {
-    height: 48,
+    height: RULER_HEIGHT,
     borderTopWidth: 1,
     cursor: 'pointer',
     touchAction: 'none',

@@ -45,7 +45,7 @@ function RemovedRow({ event }: { event: CalendarEvent }) {
       <Button
         icon="restore"
         onPress={() => void bringBack([event])}
-        aria-label={`Bring back ${titleOf(event)}`}
+        accessibilityLabel={`Bring back ${titleOf(event)}`}
       >
         Bring back
       </Button>
@@ -82,7 +82,7 @@ export function RemovedScreen() {
               Bring back all {removed.length.toLocaleString('en')}
             </Button>
             <Button icon="trash-can-outline" onPress={() => setAsking(true)}>
-              Clear for good
+              Clear for good…
             </Button>
           </View>
           <View role="list" aria-label="Removed events">

@@ -1,46 +1,21 @@
 import { StyleSheet, View } from 'react-native';
-import { Button, SegmentedButtons, Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 import type { Settings } from '@/core/model/others';
+import { SLOTS } from '@/core/model/others';
 import { count } from '@/core/time/words';
 import { useActions } from '@/data/actions';
 import { download } from '@/data/browser';
 import { usePreferences } from '@/data/preferences';
 import { useSetAside } from '@/data/queries';
+import { Choice } from '@/ui/Choice';
 import { Card } from '@/ui/Card';
 import { ClockField } from '@/ui/ClockField';
 import { Page } from '@/ui/Page';
-import { usePalette } from '@/ui/theme/theme';
 import { StoreCard } from './StoreCard';
 import { ZoneField } from './ZoneField';
 
-const AUTO = 'auto';
-
-interface ChoiceProps {
-  name: string;
-  value: string | null;
-  options: { value: string; label: string }[];
-  /** Whether leaving it to the browser is one of the choices. */
-  isOptional?: boolean;
-  onChoose(value: string | null): void;
-}
-
-function Choice({ name, value, options, isOptional = true, onChoose }: ChoiceProps) {
-  const palette = usePalette();
-  const buttons = isOptional ? [{ value: AUTO, label: 'As the browser' }, ...options] : options;
-  return (
-    <View style={styles.choice} role="group" aria-label={name}>
-      <Text variant="bodySmall" style={{ color: palette.dim }}>
-        {name}
-      </Text>
-      <SegmentedButtons
-        density="small"
-        value={value ?? AUTO}
-        onValueChange={(chosen) => onChoose(chosen === AUTO ? null : chosen)}
-        buttons={buttons}
-      />
-    </View>
-  );
-}
+/** Leaves a choice to the browser. */
+const AUTO = { value: null, label: 'As the browser' };
 
 function SetAsideCard() {
   const { data: records = [] } = useSetAside();
@@ -92,42 +67,27 @@ export function SettingsScreen() {
         <Choice
           name="Clock"
           value={settings.hourCycle}
-          options={[
-            { value: '24', label: '24 hours' },
-            { value: '12', label: '12 hours' },
-          ]}
-          onChoose={(value) =>
-            change({ hourCycle: value as Settings['hourCycle'] }, 'Changed the clock')
-          }
+          options={[AUTO, { value: '24', label: '24 hours' }, { value: '12', label: '12 hours' }]}
+          onChoose={(hourCycle) => change({ hourCycle }, 'Changed the clock')}
         />
         <Choice
           name="The week begins on"
-          value={settings.firstWeekday === null ? null : String(settings.firstWeekday)}
+          value={settings.firstWeekday}
           options={[
-            { value: '0', label: 'Monday' },
-            { value: '6', label: 'Sunday' },
-            { value: '5', label: 'Saturday' },
+            AUTO,
+            { value: 0, label: 'Monday' },
+            { value: 6, label: 'Sunday' },
+            { value: 5, label: 'Saturday' },
           ]}
-          onChoose={(value) =>
-            change(
-              { firstWeekday: value === null ? null : Number(value) },
-              'Changed the first weekday',
-            )
-          }
+          onChoose={(firstWeekday) => change({ firstWeekday }, 'Changed the first weekday')}
         />
       </Card>
       <Card title="The sheet">
         <Choice
-          name="Slot: what moving snaps to"
-          isOptional={false}
-          value={String(settings.slot)}
-          options={[5, 10, 15, 20, 30, 60].map((minutes) => ({
-            value: String(minutes),
-            label: `${minutes}`,
-          }))}
-          onChoose={(value) =>
-            change({ slot: Number(value) as Settings['slot'] }, 'Changed the slot')
-          }
+          name="Slot in minutes: what moving snaps to"
+          value={settings.slot}
+          options={SLOTS.map((slot) => ({ value: slot, label: String(slot) }))}
+          onChoose={(slot) => change({ slot }, 'Changed the slot')}
         />
         <View style={styles.row}>
           <ClockField
@@ -150,22 +110,15 @@ export function SettingsScreen() {
         </View>
         <Choice
           name="Length of a new event, in minutes"
-          isOptional={false}
-          value={String(settings.defaultLength)}
-          options={[15, 30, 45, 60, 90].map((minutes) => ({
-            value: String(minutes),
-            label: `${minutes}`,
-          }))}
-          onChoose={(value) => change({ defaultLength: Number(value) }, 'Changed the usual length')}
+          value={settings.defaultLength}
+          options={[15, 30, 45, 60, 90].map((value) => ({ value, label: String(value) }))}
+          onChoose={(defaultLength) => change({ defaultLength }, 'Changed the usual length')}
         />
         <Choice
           name="Light"
           value={settings.theme}
-          options={[
-            { value: 'light', label: 'Light' },
-            { value: 'dark', label: 'Dark' },
-          ]}
-          onChoose={(value) => change({ theme: value as Settings['theme'] }, 'Changed the light')}
+          options={[AUTO, { value: 'light', label: 'Light' }, { value: 'dark', label: 'Dark' }]}
+          onChoose={(theme) => change({ theme }, 'Changed the light')}
         />
       </Card>
     </Page>
@@ -173,6 +126,5 @@ export function SettingsScreen() {
 }
 
 const styles = StyleSheet.create({
-  choice: { gap: 4 },
   row: { flexDirection: 'row', gap: 8 },
 });

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, Chip, HelperText } from 'react-native-paper';
+import { Button, HelperText } from 'react-native-paper';
 import { isKnownZone } from '@/core/time/zones';
 import { browserZone } from '@/data/browser';
+import { ToggleChip } from '@/ui/ToggleChip';
 import { TextField } from '@/ui/TextField';
 
 /** Suggestions shown while a zone is typed. */
@@ -48,9 +49,12 @@ export function ZoneField({ zone, onChoose }: Props) {
       )}
       <View style={styles.chips}>
         {found.map((name) => (
-          <Chip key={name} mode="outlined" onPress={() => choose(name)} style={styles.chip}>
-            {name.replaceAll('_', ' ')}
-          </Chip>
+          <ToggleChip
+            key={name}
+            label={name.replaceAll('_', ' ')}
+            isOn={false}
+            onPress={() => choose(name)}
+          />
         ))}
         {zone !== null && typed === null && (
           <Button compact onPress={() => choose(null)}>
@@ -65,5 +69,4 @@ export function ZoneField({ zone, onChoose }: Props) {
 const styles = StyleSheet.create({
   all: { gap: 6 },
   chips: { flexDirection: 'row', flexWrap: 'wrap', gap: 6 },
-  chip: { height: 40, justifyContent: 'center' },
 });

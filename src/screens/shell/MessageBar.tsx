@@ -1,5 +1,6 @@
 import { useActions } from '@/data/actions';
 import { useMessages } from '@/data/messages';
+import { StyleSheet } from 'react-native';
 import { Snackbar } from 'react-native-paper';
 
 const WORDS = { undo: 'Undo', redo: 'Do again' } as const;
@@ -18,10 +19,15 @@ export function MessageBar() {
       onDismiss={close}
       duration={message?.isProblem ? Infinity : STAYS}
       action={offer ? { label: WORDS[offer], onPress: () => void step(offer) } : undefined}
+      icon="close"
       onIconPress={close}
       iconAccessibilityLabel="Close message"
+      wrapperStyle={styles.place}
     >
       {message?.text ?? ''}
     </Snackbar>
   );
 }
+
+// Clear of the ruler, and no wider than is read in a glance.
+const styles = StyleSheet.create({ place: { bottom: 48, maxWidth: 560, zIndex: 20 } });

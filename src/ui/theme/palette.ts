@@ -55,6 +55,8 @@ export interface InkColours {
   edge: string;
   /** The pale fill of a bar. */
   fill: string;
+  /** A quiet line around the fill. */
+  outline: string;
   /** A bar that is all ink, and the text on it. */
   solid: string;
   onSolid: string;
@@ -73,14 +75,11 @@ function makeInkColours(ink: string, palette: Palette): InkColours {
   const solid = palette.dark
     ? withContrast(mix(ink, palette.paper, 0.15), '#FFFDF8', '#000000', 4.5)
     : withContrast(ink, '#FFFDF8', '#000000', 4.5);
-  return {
-    edge: withContrast(ink, palette.sheet, palette.dark ? '#ffffff' : '#000000', 3.2),
-    fill: mix(
-      palette.sheet,
-      palette.dark ? mix(ink, '#ffffff', 0.2) : ink,
-      palette.dark ? 0.3 : 0.18,
-    ),
-    solid,
-    onSolid: '#FFFDF8',
-  };
+  const edge = withContrast(ink, palette.sheet, palette.dark ? '#ffffff' : '#000000', 3.2);
+  const fill = mix(
+    palette.sheet,
+    palette.dark ? mix(ink, '#ffffff', 0.2) : ink,
+    palette.dark ? 0.3 : 0.18,
+  );
+  return { edge, fill, outline: mix(fill, edge, 0.35), solid, onSolid: '#FFFDF8' };
 }

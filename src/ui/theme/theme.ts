@@ -17,7 +17,7 @@ function houseTheme(palette: Palette): HouseTheme {
     ...base,
     palette,
     roundness: 2,
-    fonts: configureFonts({ config: { fontFamily: SANS } }),
+    fonts: configureFonts({ config: { fontFamily: SANS, letterSpacing: 0 } }),
     colors: {
       ...base.colors,
       primary: green,

@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { eventOver } from '@/core/editing/edits';
@@ -12,8 +12,8 @@ import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import { MINUTE } from '@/core/time/civil';
 import { sayLength, saySpan } from '@/core/time/words';
-import { wallFromInstant } from '@/core/time/zones';
 import { useActions } from '@/data/actions';
+import { useWallNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { TimesFields } from '@/screens/event/TimesFields';
 import { CalendarChoice } from '@/ui/CalendarChoice';
@@ -35,6 +35,7 @@ interface Props {
   defaultCalendarId: string;
   onAllDetails(draft: CalendarEvent): void;
   /** Told of the draft's time as it changes, so that it can be shown on the sheet. */
+  onDraft(span: Span | null): void;
   onKept(span: Span): void;
   onClose(): void;
 }
@@ -50,11 +51,9 @@ interface Corrections {
 function spanMeant(corrections: Corrections, jot: Jot, pressed: Span | null): Span {
   if (corrections.times) return spanOf(corrections.times);
   const says = jot.parts.some(({ kind }) => kind === 'when');
-  const length = jot.parts.some(({ kind }) => kind === 'length');
   if (!pressed || says) return jot;
-  return length && !pressed.wholeDay && !jot.wholeDay
-    ? { ...pressed, end: pressed.start + (jot.end - jot.start) }
-    : pressed;
+  if (jot.length === null || pressed.wholeDay) return pressed;
+  return { ...pressed, end: pressed.start + jot.length * MINUTE };
 }
 
 /** A new event in one line: what was typed, what it was understood to mean, and each part open to correction. */
@@ -66,6 +65,7 @@ export function AddCard(props: Props) {
     preferences,
     defaultCalendarId,
     onAllDetails,
+    onDraft,
     onKept,
     onClose,
   } = props;
@@ -77,8 +77,9 @@ export function AddCard(props: Props) {
   const [open, setOpen] = useState<'when' | 'where' | null>(null);
   const correct = (fields: Corrections) => setCorrections((last) => ({ ...last, ...fields }));
 
+  const now = useWallNow(zone);
   const jot = readJot(line, {
-    now: wallFromInstant(Date.now(), zone),
+    now,
     day,
     calendars,
     defaultCalendarId,
@@ -90,6 +91,12 @@ export function AddCard(props: Props) {
   const calendar = calendars.find(({ id }) => id === calendarId);
   const times = corrections.times ?? timesOf(span);
   const problem = timesProblem(times);
+
+  const { start, end, wholeDay } = span;
+  useEffect(() => {
+    onDraft({ start, end, wholeDay });
+    return () => onDraft(null);
+  }, [onDraft, start, end, wholeDay]);
 
   function draft(): CalendarEvent {
     const availability = calendar?.defaultAvailability ?? 'busy';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { useEffect, useRef } from 'react';
+import { createContext, useContext, useEffect, useRef } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
 import { Title } from '@/ui/Title';
@@ -14,10 +14,14 @@ interface Props {
   footer?: ReactNode;
 }
 
+/** Told how high the panel is, so that what it covers can be brought out. */
+export const PanelHeight = createContext<(height: number) => void>(() => undefined);
+
 /** Where an event is looked at or edited beside the week: a sheet from below on a phone, the margin on a wide screen. */
 export function PanelFrame({ title, onClose, children, footer }: Props) {
   const isWide = useIsWide();
   const palette = usePalette();
+  const tellHeight = useContext(PanelHeight);
   const frame = useRef<View>(null);
 
   useEffect(() => {
@@ -44,6 +48,7 @@ export function PanelFrame({ title, onClose, children, footer }: Props) {
       role="dialog"
       aria-label={title}
       tabIndex={-1}
+      onLayout={({ nativeEvent }) => tellHeight(nativeEvent.layout.height)}
       style={[
         isWide ? styles.margin : styles.sheet,
         { backgroundColor: palette.paper, borderColor: palette.hairline, outlineWidth: 0 },
@@ -86,7 +91,7 @@ const styles = StyleSheet.create({
     boxShadow: '0 -6px 24px rgba(0,0,0,0.18)',
     zIndex: 10,
   },
-  margin: { width: 340, borderLeftWidth: 1 },
+  margin: { width: 316, borderLeftWidth: 1 },
   head: {
     flexDirection: 'row',
     alignItems: 'center',

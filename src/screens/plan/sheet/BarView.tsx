@@ -36,7 +36,10 @@ export function markedFor(occurrenceId: string): object {
   return { dataSet: { occ: occurrenceId } };
 }
 
-function barStyle(availability: Occurrence['availability'], { edge, fill, solid }: InkColours) {
+function barStyle(
+  availability: Occurrence['availability'],
+  { edge, fill, outline, solid }: InkColours,
+) {
   switch (availability) {
     case 'away':
       return { backgroundColor: solid, borderColor: solid };
@@ -45,7 +48,7 @@ function barStyle(availability: Occurrence['availability'], { edge, fill, solid 
     case 'tentative':
       return { backgroundColor: fill, borderColor: edge, borderStyle: 'dashed' as const };
     default:
-      return { backgroundColor: fill, borderColor: fill };
+      return { backgroundColor: fill, borderColor: outline };
   }
 }
 

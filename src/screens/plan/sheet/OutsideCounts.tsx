@@ -1,6 +1,8 @@
 import { Pressable, StyleSheet, Text } from 'react-native';
 import type { Row } from '@/core/layout/rows';
+import { laneTop } from './geometry';
 import { count } from '@/core/time/words';
+import { COUNT_WIDTH } from '@/core/layout/rows';
 import { SANS, usePalette } from '@/ui/theme/theme';
 
 interface Props {
@@ -13,33 +15,37 @@ interface Props {
 /** How many events of a row lie outside the shown hours; a press shows them. */
 export function OutsideCounts({ row, gutter, dayName, onWiden }: Props) {
   const palette = usePalette();
-  const chip = [
+  const chip = (lane: number) => [
     styles.chip,
-    { top: row.y + row.height - 22, borderColor: palette.hairline, backgroundColor: palette.paper },
+    {
+      top: row.y + laneTop(row, lane),
+      borderColor: palette.hairline,
+      backgroundColor: palette.paper,
+    },
   ];
   const text = [styles.text, { color: palette.ink }];
   return (
     <>
-      {row.before > 0 && (
+      {row.before.count > 0 && (
         <Pressable
           {...{ dataSet: { nodrag: '' } }}
           role="button"
-          aria-label={`${count(row.before, 'earlier event')} on ${dayName}: show`}
+          aria-label={`${count(row.before.count, 'earlier event')} on ${dayName}: show`}
           onPress={onWiden}
-          style={[chip, { left: gutter + 4 }]}
+          style={[chip(row.before.lane), { left: gutter + 3 }]}
         >
-          <Text style={text}>‹ {row.before} earlier</Text>
+          <Text style={text}>‹ {row.before.count} earlier</Text>
         </Pressable>
       )}
-      {row.after > 0 && (
+      {row.after.count > 0 && (
         <Pressable
           {...{ dataSet: { nodrag: '' } }}
           role="button"
-          aria-label={`${count(row.after, 'later event')} on ${dayName}: show`}
+          aria-label={`${count(row.after.count, 'later event')} on ${dayName}: show`}
           onPress={onWiden}
-          style={[chip, { right: 4 }]}
+          style={[chip(row.after.lane), { right: 3 }]}
         >
-          <Text style={text}>{row.after} later ›</Text>
+          <Text style={text}>{row.after.count} later ›</Text>
         </Pressable>
       )}
     </>
@@ -49,10 +55,11 @@ export function OutsideCounts({ row, gutter, dayName, onWiden }: Props) {
 const styles = StyleSheet.create({
   chip: {
     position: 'absolute',
-    height: 19,
+    height: 20,
+    width: COUNT_WIDTH - 4,
+    alignItems: 'center',
     borderWidth: 1,
     borderRadius: 6,
-    paddingHorizontal: 6,
     justifyContent: 'center',
     zIndex: 2,
   },

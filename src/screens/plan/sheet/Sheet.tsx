@@ -6,12 +6,13 @@ import type { Span, Spot } from '@/core/layout/drag';
 import { snapDown } from '@/core/layout/drag';
 import { layoutRows, minuteOfX, rowAt } from '@/core/layout/rows';
 import type { Calendar } from '@/core/model/calendar';
-import { DAY, MINUTE } from '@/core/time/civil';
+import { DAY, dayOfWall, MINUTE } from '@/core/time/civil';
 import { SHORT_DAY, sayDay } from '@/core/time/words';
 import type { Preferences } from '@/data/preferences';
 import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
 import { BarView } from './BarView';
+import { DraftBars } from './DraftBars';
 import type { GhostHandle } from './Ghost';
 import { Ghost } from './Ghost';
 import { GUTTER, LANE, laneTop, MIN_ROW, PADDING, TALL_LANE, TOP } from './geometry';
@@ -36,6 +37,10 @@ interface Props {
   calendars: readonly Calendar[];
   preferences: Preferences;
   selectedId: string | null;
+  /** The time of what is being added. */
+  draft: Span | null;
+  /** How much of the lower part a panel lies over, in px. */
+  covered: number;
   onOpen(occurrence: Occurrence): void;
   onDrop(occurrence: Occurrence, span: Span): void;
   onDraw(span: Span): void;
@@ -68,6 +73,8 @@ export function Sheet(props: Props) {
     calendars,
     preferences,
     selectedId,
+    draft,
+    covered,
   } = props;
   const { onOpen, onDrop, onDraw, onAddToDay, onSwipe, isWidened, onWiden, onRefuse } = props;
   const { zone, wording, settings } = preferences;
@@ -77,8 +84,8 @@ export function Sheet(props: Props) {
   const areFontsReady = useFontsReady();
   const gutter = isWide ? GUTTER.wide : GUTTER.phone;
   const surface = useRef<View>(null);
+  const scroller = useRef<ScrollView>(null);
   const ghost = useRef<GhostHandle>(null);
-  const [draggedId, setDraggedId] = useState<string | null>(null);
 
   const line = useMemo(
     () => ({ fromMinute: hours.from, toMinute: hours.to, width: Math.max(1, room.width - gutter) }),
@@ -118,11 +125,28 @@ export function Sheet(props: Props) {
   );
   const tabStop = selectedId !== null && byId.has(selectedId) ? selectedId : order.flat()[0];
 
+  // A dragged bar is pale until the sheet is laid out anew.
+  const [dragged, setDragged] = useState<{ id: string; layout: object } | null>(null);
+  const draggedId = dragged?.layout === layout ? dragged.id : null;
+
   // The draft stays where it was dropped until the event itself is drawn there.
   useEffect(() => {
     ghost.current?.hide();
-    setDraggedId(null);
   }, [layout]);
+
+  // What is looked at or added is brought out from under the panel.
+  const dayInFocus = draft
+    ? dayOfWall(draft.start)
+    : selectedId !== null &&
+      layout.rows.find((row) =>
+        [...row.tops, ...row.bars].some((bar) => bar.occurrence.id === selectedId),
+      )?.day;
+  useEffect(() => {
+    const row = layout.rows.find(({ day }) => day === dayInFocus);
+    const seen = room.height - covered;
+    if (covered > 0 && row && row.y + row.height > seen)
+      scroller.current?.scrollTo({ y: row.y + Math.min(row.height, seen) - seen, animated: false });
+  }, [covered, dayInFocus, layout, room.height]);
 
   function spotAt(clientX: number, clientY: number): Spot | null {
     const box = (surface.current as unknown as HTMLElement | null)?.getBoundingClientRect();
@@ -143,7 +167,7 @@ export function Sheet(props: Props) {
   }
 
   function onDrag(id: string | null, span: Span) {
-    if (id !== draggedId) setDraggedId(id);
+    if (id !== draggedId) setDragged(id === null ? null : { id, layout });
     ghost.current?.show(span);
   }
 
@@ -159,7 +183,7 @@ export function Sheet(props: Props) {
 
   function cancelDrag() {
     ghost.current?.hide();
-    setDraggedId(null);
+    setDragged(null);
   }
 
   const hands = {
@@ -202,7 +226,13 @@ export function Sheet(props: Props) {
     <View style={styles.all}>
       <HourAxis line={line} gutter={gutter} hourCycle={wording.hourCycle} />
       {isWidened && <UsualHours gutter={gutter} onPress={() => onWiden(false)} />}
-      <ScrollView style={styles.scroll} onLayout={onLayout} tabIndex={-1}>
+      <ScrollView
+        ref={scroller}
+        style={styles.scroll}
+        contentContainerStyle={{ paddingBottom: covered }}
+        onLayout={onLayout}
+        tabIndex={-1}
+      >
         <View
           ref={surface}
           role="group"
@@ -256,9 +286,9 @@ export function Sheet(props: Props) {
                         <BarView
                           bar={bar}
                           calendar={calendar}
-                          top={row.y + laneTop(row, bar.lane, layout)}
-                          height={layout.laneHeight - 3}
-                          isTall={layout.tall}
+                          top={row.y + laneTop(row, bar.lane)}
+                          height={row.laneHeight - 3}
+                          isTall={row.tall}
                           {...barProps(bar.occurrence.id)}
                         />
                       </View>
@@ -273,6 +303,7 @@ export function Sheet(props: Props) {
                 />
               </View>
             ))}
+          {draft && <DraftBars span={draft} rows={layout.rows} line={line} gutter={gutter} />}
           <NowLine rows={layout.rows} line={line} gutter={gutter} zone={zone} />
           <Ghost ref={ghost} rows={layout.rows} line={line} gutter={gutter} wording={wording} />
         </View>

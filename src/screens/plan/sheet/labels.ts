@@ -34,9 +34,10 @@ export function secondLine(o: Occurrence, { hourCycle }: Wording): string {
 /** Width of an occurrence's label in pixels, as the browser draws it. */
 export function labelWidth(o: Occurrence, tall: boolean, wording: Wording): number {
   const title = widthOf(titleOf(o), `500 ${LABEL_SIZE}px ${SANS}`);
-  return tall
-    ? Math.max(title, widthOf(secondLine(o, wording), `400 ${SECOND_SIZE}px ${SANS}`))
-    : title;
+  if (!tall) return title;
+  // The second line asks for room for its time; its place shows as far as there is more.
+  const time = secondLine({ ...o, place: '' }, wording);
+  return Math.max(title, widthOf(time, `400 ${SECOND_SIZE}px ${SANS}`));
 }
 
 /** Whether the app's letters are there; what was measured before they came is forgotten. */

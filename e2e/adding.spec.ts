@@ -1,0 +1,119 @@
+import {
+  bar,
+  boxOf,
+  expect,
+  message,
+  mouseDrag,
+  openDemo,
+  openOwn,
+  panel,
+  spotOf,
+  test,
+  touchDrag,
+} from './fixtures';
+
+test('a jotted line becomes an event, part by part', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  const card = panel(page, 'Add an event');
+  await expect(card.getByRole('textbox', { name: 'What, when, where' })).toBeFocused();
+  await page.keyboard.type('Freight call Thu 14:00 for 90 min at Quay 3 in Clients');
+  await expect(
+    card.getByRole('button', { name: /When: Thu,? 26 Nov, 14:00 – 15:30 · 1 h 30 min/ }),
+  ).toBeVisible();
+  await expect(card.getByRole('button', { name: 'Where: Quay 3' })).toBeVisible();
+  await expect(card.getByRole('radio', { name: 'Clients' })).toBeChecked();
+  await expect(card.getByText(/Overlaps “Lens grinding slot”/)).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(message(page, 'Added “Freight call”')).toBeVisible();
+  await expect(bar(page, 'Freight call')).toHaveAccessibleName(/14:00 – 15:30, Clients, busy/);
+});
+
+test('each part can be corrected before the event is kept', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  const card = panel(page, 'Add an event');
+  await page.keyboard.type('Lamp check tomorrow 9-10:30');
+  await card.getByRole('button', { name: /^When: Wed,? 25 Nov, 09:00 – 10:30/ }).click();
+  await card.getByRole('textbox', { name: 'Start' }).fill('1115');
+  await card.getByRole('textbox', { name: 'Start' }).blur();
+  await expect(card.getByRole('textbox', { name: 'End' })).toHaveValue('12:45');
+  await card.getByRole('button', { name: 'Where: No place' }).click();
+  await card.getByRole('textbox', { name: 'Place' }).fill('Lamp tower');
+  await card.getByRole('radio', { name: 'Training' }).click();
+  await card.getByRole('button', { name: 'Keep' }).click();
+  await bar(page, 'Lamp check').click();
+  const details = panel(page, 'Lamp check');
+  await expect(details.getByText(/11:15 – 12:45/)).toBeVisible();
+  await expect(details.getByText('Lamp tower')).toBeVisible();
+  await expect(details.getByText('Training · busy')).toBeVisible();
+});
+
+test('a bare title lasts the whole day', async ({ page }) => {
+  await openOwn(page);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.keyboard.type('Order brass polish');
+  await page.keyboard.press('Enter');
+  await expect(bar(page, 'Order brass polish')).toHaveAccessibleName(/Tue,? 24 Nov, My work, busy/);
+});
+
+test('a press on a time begins an event there', async ({ page, isPhone }) => {
+  await openDemo(page);
+  const spot = await spotOf(page, /^Saturday,? 28/, 15.1, 0.7);
+  await (isPhone ? page.touchscreen.tap(spot.x, spot.y) : page.mouse.click(spot.x, spot.y));
+  const card = panel(page, 'Add an event');
+  await expect(
+    card.getByRole('button', { name: /When: Sat,? 28 Nov, 15:00 – 15:30/ }),
+  ).toBeVisible();
+  await page.keyboard.type('Polish lenses for 2 hours');
+  await expect(card.getByRole('button', { name: /15:00 – 17:00/ })).toBeVisible();
+  await card.getByRole('button', { name: 'Keep' }).click();
+  const kept = await boxOf(bar(page, 'Polish lenses'));
+  expect(Math.abs(kept.x - (await spotOf(page, /^Saturday,? 28/, 15)).x)).toBeLessThan(2);
+});
+
+test('a span is drawn by mouse, or by a finger that rests first', async ({ page, isPhone }) => {
+  await openDemo(page);
+  const from = await spotOf(page, /^Saturday,? 28/, 13.02, 0.7);
+  const to = await spotOf(page, /^Saturday,? 28/, 16, 0.7);
+  if (isPhone) await touchDrag(page, [from, to], 400);
+  else await mouseDrag(page, from, to);
+  const card = panel(page, 'Add an event');
+  await expect(
+    card.getByRole('button', { name: /When: Sat,? 28 Nov, 13:00 – 16:00/ }),
+  ).toBeVisible();
+});
+
+test('the head of a day adds a whole day to it', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: /^Saturday,? 28 November/ }).click();
+  await expect(
+    panel(page, 'Add an event').getByRole('button', { name: /When: Sat,? 28 Nov$/ }),
+  ).toBeVisible();
+});
+
+test('the calendar shown alone is the one that new events go to', async ({ page }) => {
+  await openDemo(page);
+  for (const name of ['Workshop', 'Clients', 'Training', 'Leave', 'Apprentices'])
+    await page.getByRole('switch', { name }).click();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(panel(page, 'Add an event').getByRole('radio', { name: 'Accounts' })).toBeChecked();
+});
+
+test('All details takes what was typed along', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.keyboard.type('Supplier visit Friday 10:00 at Loading door');
+  await page.getByRole('button', { name: 'All details' }).click();
+  const editor = panel(page, 'New event');
+  await expect(editor.getByRole('textbox', { name: 'Title' })).toHaveValue('Supplier visit');
+  await expect(editor.getByRole('textbox', { name: 'Place' })).toHaveValue('Loading door');
+  await editor
+    .getByRole('textbox', { name: 'Notes' })
+    .fill('<b>Bring</b> the <script>list</script>');
+  await editor.getByRole('button', { name: 'Keep' }).click();
+  await bar(page, 'Supplier visit').click();
+  await expect(
+    panel(page, 'Supplier visit').getByText('<b>Bring</b> the <script>list</script>'),
+  ).toBeVisible();
+});

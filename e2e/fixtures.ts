@@ -1,0 +1,130 @@
+import type { Locator, Page } from '@playwright/test';
+import { test as base, expect } from '@playwright/test';
+
+/** Tuesday 24 November 2026, 10:25 in Saltmarsh. */
+export const NOW = new Date('2026-11-24T10:25:00Z');
+
+/** React Native's web target says once that it animates by script; that is all it may say. */
+const KNOWN_WARNING = /useNativeDriver/;
+
+/** Every page of a test: a fixed clock, and nothing that fails unseen. */
+export const test = base.extend<{ problems: string[]; isPhone: boolean }>({
+  problems: [
+    async ({ context, baseURL }, use) => {
+      const problems: string[] = [];
+      context.on('console', (message) => {
+        if (
+          message.type() === 'error' ||
+          (message.type() === 'warning' && !KNOWN_WARNING.test(message.text()))
+        )
+          problems.push(`console: ${message.text()}`);
+      });
+      context.on('weberror', (error) => problems.push(`unhandled: ${error.error().message}`));
+      context.on('request', (request) => {
+        const { protocol, origin } = new URL(request.url());
+        if (/^https?:$/.test(protocol) && origin !== baseURL)
+          problems.push(`request to ${request.url()}`);
+      });
+      await context.clock.install({ time: NOW });
+      await use(problems);
+      expect(problems).toEqual([]);
+    },
+    { auto: true },
+  ],
+  isPhone: async ({ viewport }, use) => {
+    await use((viewport?.width ?? 0) < 900);
+  },
+});
+
+export { expect };
+
+/** Opens the demo on its week. */
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto('/');
+  await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
+}
+
+/** Opens the person's own, empty store. */
+export async function openOwn(page: Page): Promise<void> {
+  await page.goto('/settings');
+  await page.getByRole('button', { name: 'Open my own data' }).click();
+  await expect(page.getByRole('switch', { name: 'My work' })).toBeVisible();
+}
+
+export const sheet = (page: Page) => page.getByRole('group', { name: 'Week', exact: true });
+
+/** An event's bar on the sheet, by how its name begins. */
+export function bar(page: Page, title: string): Locator {
+  return sheet(page).getByRole('button', { name: new RegExp(`^${title}, `) });
+}
+
+export const panel = (page: Page, name: string | RegExp) => page.getByRole('dialog', { name });
+
+export const message = (page: Page, text: string | RegExp) => page.getByText(text);
+
+export async function boxOf(locator: Locator) {
+  const box = await locator.boundingBox();
+  if (!box) throw new Error('It is not on the page.');
+  return box;
+}
+
+/** Pixels that an hour takes on the sheet, from a bar that lasts two of them. */
+export async function hourWidth(page: Page): Promise<number> {
+  return (await boxOf(bar(page, 'Lamp 14 strip-down'))).width / 2;
+}
+
+/** Where a minute of a day is on the sheet; rows are found by their heads. */
+export async function spotOf(
+  page: Page,
+  day: RegExp,
+  hour: number,
+  down = 0.8,
+): Promise<{ x: number; y: number }> {
+  const head = await boxOf(sheet(page).getByRole('button', { name: day }));
+  const all = await boxOf(sheet(page));
+  const left = head.x + head.width;
+  return {
+    x: left + ((hour - 7) / 12) * (all.x + all.width - left),
+    y: head.y + head.height * down,
+  };
+}
+
+interface Point {
+  x: number;
+  y: number;
+}
+
+/** A finger that goes from point to point, resting first. */
+export async function touchDrag(page: Page, points: Point[], restMs: number): Promise<void> {
+  const client = await page.context().newCDPSession(page);
+  const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', touchPoints: Point[]) =>
+    client.send('Input.dispatchTouchEvent', { type, touchPoints });
+  await send('touchStart', [points[0]!]);
+  // The page's own clock is what a finger rests by.
+  if (restMs) await page.clock.runFor(restMs);
+  for (const [i, to] of points.slice(1).entries()) {
+    const from = points[i]!;
+    for (let step = 1; step <= 6; step++) {
+      await send('touchMove', [
+        { x: from.x + ((to.x - from.x) * step) / 6, y: from.y + ((to.y - from.y) * step) / 6 },
+      ]);
+    }
+  }
+  await send('touchEnd', []);
+  await client.detach();
+}
+
+/** A mouse that takes hold, goes and lets go; `hold` looks at the page before that. */
+export async function mouseDrag(
+  page: Page,
+  from: Point,
+  to: Point,
+  hold?: () => Promise<void>,
+): Promise<void> {
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2, { steps: 4 });
+  await page.mouse.move(to.x, to.y, { steps: 4 });
+  await hold?.();
+  await page.mouse.up();
+}

@@ -1,0 +1,153 @@
+import type { Page } from '@playwright/test';
+import { bar, expect, message, openDemo, openOwn, panel, test } from './fixtures';
+
+async function jot(page: Page, line: string) {
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.keyboard.type(line);
+  await page.keyboard.press('Enter');
+}
+
+async function rename(page: Page, from: string, field: string, to: string) {
+  await bar(page, from).click();
+  await page.getByRole('button', { name: 'Edit' }).click();
+  await panel(page, /^Edit/).getByRole('textbox', { name: field }).fill(to);
+  await page.getByRole('button', { name: 'Keep' }).click();
+}
+
+test('two windows show each other’s changes, and edits of different fields both hold', async ({
+  page,
+  context,
+}) => {
+  await openDemo(page);
+  const other = await context.newPage();
+  await openDemo(other);
+  await jot(page, 'Crane permit Saturday 9:00');
+  await expect(bar(other, 'Crane permit')).toBeVisible({ timeout: 1000 });
+
+  // The second window opens the editor before the first one keeps: what it shows is old by then.
+  await bar(other, 'Supplier terms').click();
+  await other.getByRole('button', { name: 'Edit' }).click();
+  await rename(page, 'Supplier terms', 'Title', 'Brass terms');
+  await expect(bar(page, 'Brass terms')).toBeVisible();
+  await panel(other, /^Edit/).getByRole('textbox', { name: 'Place' }).fill('Small office');
+  await other.getByRole('button', { name: 'Keep' }).click();
+  await bar(page, 'Brass terms').click();
+  await expect(panel(page, 'Brass terms').getByText('Small office')).toBeVisible();
+});
+
+test('own data and the demo are apart, and the demo starts afresh by one press', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await jot(page, 'Only in the demo Saturday 9:00');
+  await expect(bar(page, 'Only in the demo')).toBeVisible();
+  await openOwn(page);
+  await expect(bar(page, 'Only in the demo')).toHaveCount(0);
+  await jot(page, 'Only mine Saturday 9:00');
+  await expect(bar(page, 'Only mine')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('button', { name: 'Open the demo' }).click();
+  await expect(bar(page, 'Only in the demo')).toBeVisible();
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('button', { name: 'Start the demo afresh' }).click();
+  await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
+  await expect(bar(page, 'Only in the demo')).toHaveCount(0);
+
+  await openOwn(page);
+  await expect(bar(page, 'Only mine')).toBeVisible();
+});
+
+test('a damaged record is set aside and named while the rest loads', async ({ page }) => {
+  await openDemo(page);
+  await page.evaluate(async () => {
+    const [name] = (await indexedDB.databases())
+      .map((db) => db.name!)
+      .filter((n) => n.includes('demo'));
+    const db = await new Promise<IDBDatabase>((resolve) => {
+      const request = indexedDB.open(name!);
+      request.onsuccess = () => resolve(request.result);
+    });
+    const store = db.objectStoreNames[0]!;
+    const transaction = db.transaction(store, 'readwrite');
+    const shelf = transaction.objectStore(store);
+    const keys = await new Promise<IDBValidKey[]>((resolve) => {
+      const request = shelf.getAllKeys();
+      request.onsuccess = () => resolve(request.result);
+    });
+    const key = keys.find((k) => String(k).includes('event/single-6'))!;
+    const old = await new Promise<unknown>((resolve) => {
+      const request = shelf.get(key);
+      request.onsuccess = () => resolve(request.result);
+    });
+    const broken = '{"version":1,"data":{"id":';
+    const value = typeof old === 'string' ? broken : { ...(old as object), value: broken };
+    if (shelf.keyPath) shelf.put(value);
+    else shelf.put(value, key);
+    await new Promise((resolve) => (transaction.oncomplete = resolve));
+    db.close();
+  });
+  await page.reload();
+  await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await expect(page.getByRole('heading', { name: '1 record set aside' })).toBeVisible();
+  await expect(page.getByText('event/single-6: the text is damaged')).toBeVisible();
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export them' }).click();
+  expect((await waiting).suggestedFilename()).toBe('Orderly Week set aside.json');
+});
+
+test('when the browser can’t store, that is told, and what was done stays on the page', async ({
+  page,
+  context,
+  problems,
+}) => {
+  await openDemo(page);
+  // The worker's own storage fails from here on, as it does when the disk is full.
+  const [worker] = page.workers();
+  await worker!.evaluate(() => {
+    const original = IDBDatabase.prototype.transaction;
+    Object.assign(globalThis, { originalTransaction: original });
+    IDBDatabase.prototype.transaction = function (stores, mode, options) {
+      if (mode === 'readwrite') throw new DOMException('No room is left.', 'QuotaExceededError');
+      return original.call(this, stores, mode, options);
+    };
+  });
+  await jot(page, 'Unsaved call Saturday 9:00');
+  await expect(bar(page, 'Unsaved call')).toBeVisible();
+  const notice = page.getByRole('alert');
+  await expect(notice).toContainText('storage for this page is full');
+  await expect(notice).toContainText('1 change kept on this page only');
+  const waiting = page.waitForEvent('download');
+  await notice.getByRole('button', { name: 'Export all' }).click();
+  expect((await waiting).suggestedFilename()).toBe('Orderly Week.ics');
+
+  await worker!.evaluate(() => {
+    const { originalTransaction } = globalThis as unknown as {
+      originalTransaction: typeof IDBDatabase.prototype.transaction;
+    };
+    IDBDatabase.prototype.transaction = originalTransaction;
+  });
+  await notice.getByRole('button', { name: 'Try again' }).click();
+  await expect(notice).toHaveCount(0);
+  const other = await context.newPage();
+  await openDemo(other);
+  await expect(bar(other, 'Unsaved call')).toBeVisible();
+  expect(problems).toEqual([]);
+});
+
+test('settings change what is shown at once, and stay', async ({ page }) => {
+  await openOwn(page);
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('radio', { name: '12 hours' }).click();
+  await page.getByRole('radio', { name: 'Sunday' }).click();
+  await expect(message(page, 'Changed the first weekday')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Time zone' }).fill('halifax');
+  await page.getByRole('button', { name: 'America/Halifax' }).click();
+  await page.getByRole('link', { name: 'Plan' }).click();
+  await expect(page.getByRole('heading', { name: '22 – 28 November' })).toBeVisible();
+  await jot(page, 'Pilot call Tuesday 2pm');
+  await page.reload();
+  await page.getByRole('button', { name: 'Week after' }).click();
+  await expect(bar(page, 'Pilot call')).toHaveAccessibleName(/2:00 pm – 2:30 pm/);
+});

@@ -1,0 +1,48 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4399;
+
+/** Debian's Chromium, kept from asking other hosts for anything of its own. */
+const launchOptions = {
+  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
+
+export default defineConfig({
+  testDir: 'e2e',
+  fullyParallel: true,
+  workers: 2,
+  forbidOnly: true,
+  timeout: 45_000,
+  expect: { timeout: 10_000 },
+  outputDir: 'test-results/browser',
+  reporter: [['list'], ['json', { outputFile: 'playwright-report/results.json' }]],
+  use: {
+    baseURL: `http://localhost:${PORT}`,
+    launchOptions,
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    screenshot: 'only-on-failure',
+  },
+  projects: [
+    {
+      name: 'phone',
+      use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true },
+    },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+  ],
+  webServer: {
+    command: `node --import tsx server/main.ts --demo`,
+    env: { PORT: String(PORT) },
+    url: `http://localhost:${PORT}`,
+    reuseExistingServer: false,
+  },
+});

@@ -1,0 +1,64 @@
+import { Pressable, StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { usePalette } from './theme/theme';
+
+interface Props<T extends string | number | null> {
+  name: string;
+  value: T;
+  options: readonly { value: T; label: string }[];
+  onChoose(value: T): void;
+}
+
+/** One of a few: every choice in sight, on as many lines as it takes. */
+export function Choice<T extends string | number | null>({
+  name,
+  value,
+  options,
+  onChoose,
+}: Props<T>) {
+  const palette = usePalette();
+  return (
+    <View style={styles.choice} role="radiogroup" aria-label={name}>
+      <Text variant="bodySmall" style={{ color: palette.dim }}>
+        {name}
+      </Text>
+      <View style={styles.row}>
+        {options.map((option) => {
+          const isChosen = option.value === value;
+          return (
+            <Pressable
+              key={String(option.value)}
+              role="radio"
+              aria-checked={isChosen}
+              onPress={() => onChoose(option.value)}
+              style={[
+                styles.option,
+                {
+                  borderColor: isChosen ? palette.green : palette.hairline,
+                  backgroundColor: isChosen ? palette.greenWash : palette.sheet,
+                },
+              ]}
+            >
+              <Text style={isChosen && styles.chosen}>{option.label}</Text>
+            </Pressable>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  choice: { gap: 4 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 6 },
+  option: {
+    minHeight: 40,
+    minWidth: 48,
+    paddingHorizontal: 12,
+    borderWidth: 1,
+    borderRadius: 8,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  chosen: { fontWeight: '600' },
+});
