@@ -4,6 +4,7 @@ module.exports = {
     {
       displayName: 'core',
       testEnvironment: 'node',
+      moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
       testMatch: ['<rootDir>/{src/core,src/engine,server,demo,scripts}/**/*.test.ts'],
       transform: { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
       transformIgnorePatterns: [
