@@ -60,7 +60,7 @@ test('a file is looked at first, then comes in as one change', async ({ page }) 
   await expect(page.getByText('2 events, of which 1 repeats (1 changed date)')).toBeVisible();
   await expect(page.getByRole('list', { name: 'Rows' }).getByText('Harbour fair')).toBeVisible();
   const out = page.getByRole('list', { name: 'What stays out' });
-  await expect(out.getByText('Line 24')).toBeVisible();
+  await expect(out.getByText('Line 27')).toBeVisible();
   await expect(out.getByText(/“No such day” stays out/)).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Name of the new calendar' })).toHaveValue(
     'Ferry office',

@@ -10,7 +10,7 @@ const KNOWN_WARNING = /useNativeDriver/;
 /** Every page of a test: a fixed clock, and nothing that fails unseen. */
 export const test = base.extend<{ problems: string[]; isPhone: boolean }>({
   problems: [
-    async ({ context, baseURL }, use) => {
+    async ({ context, baseURL }, provide) => {
       const problems: string[] = [];
       context.on('console', (message) => {
         if (
@@ -26,13 +26,13 @@ export const test = base.extend<{ problems: string[]; isPhone: boolean }>({
           problems.push(`request to ${request.url()}`);
       });
       await context.clock.install({ time: NOW });
-      await use(problems);
+      await provide(problems);
       expect(problems).toEqual([]);
     },
     { auto: true },
   ],
-  isPhone: async ({ viewport }, use) => {
-    await use((viewport?.width ?? 0) < 900);
+  isPhone: async ({ viewport }, provide) => {
+    await provide((viewport?.width ?? 0) < 900);
   },
 });
 

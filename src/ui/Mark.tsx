@@ -1,4 +1,3 @@
-import { Circle, Path, Svg } from 'react-native-svg';
 import type { Mark as MarkName } from '@/core/model/inks';
 
 /** Shapes on a field of 12 by 12. */
@@ -17,19 +16,25 @@ interface Props {
   mark: MarkName;
   colour: string;
   size?: number;
+  /** Stands at this distance from the left of what it lies in, instead of in line. */
+  left?: number;
 }
 
-/** A calendar's shape; hidden from screen readers, which hear the calendar's name. */
-export function Mark({ mark, colour, size = 11 }: Props) {
+/**
+ * A calendar's shape; hidden from screen readers, which hear the calendar's name. Plain elements of
+ * the page: a full week draws hundreds, and wrapped ones cost a third of its time.
+ */
+export function Mark({ mark, colour, size = 11, left }: Props) {
+  const style = left === undefined ? undefined : ({ position: 'absolute', left } as const);
   return (
-    <Svg width={size} height={size} viewBox="0 0 12 12" aria-hidden>
+    <svg width={size} height={size} viewBox="0 0 12 12" aria-hidden style={style}>
       {mark === 'circle' ? (
-        <Circle cx={6} cy={6} r={5} fill={colour} />
+        <circle cx={6} cy={6} r={5} fill={colour} />
       ) : mark === 'ring' ? (
-        <Circle cx={6} cy={6} r={4} stroke={colour} strokeWidth={2.6} fill="none" />
+        <circle cx={6} cy={6} r={4} stroke={colour} strokeWidth={2.6} fill="none" />
       ) : (
-        <Path d={OUTLINES[mark]} fill={colour} />
+        <path d={OUTLINES[mark]} fill={colour} />
       )}
-    </Svg>
+    </svg>
   );
 }

@@ -1,13 +1,13 @@
 import type { CalendarEvent, ChangedDate } from '../model/event';
 import { isWholeDay } from '../model/event';
 import { zoneOf } from '../model/common';
-import { expandSeries } from '../recurrence/expand';
 import { DAY } from '../time/civil';
 import { instantFromWall, wallFromInstant } from '../time/zones';
 import type { Occurrence, Window } from './occurrence';
 import { byStart } from './occurrence';
-import type { Basis, CompiledSeries, PlacedChange } from './series';
-import { compileSeries, dateKeyOf, placed, reachOf } from './series';
+import type { Basis } from './series';
+import { compileSeries, placed } from './series';
+import { SeriesDates } from './seriesDates';
 
 const WEEK = 7 * DAY;
 /** Events that last longer than this are kept aside instead of in every week they touch. */
@@ -58,7 +58,7 @@ export class EventIndex {
   private readonly weeks = new Map<number, Set<Single>>();
   private readonly long = new Set<Single>();
   private readonly singles = new Map<string, Single>();
-  private readonly series = new Map<string, { event: CalendarEvent; series: CompiledSeries }>();
+  private readonly series = new Map<string, { event: CalendarEvent; dates: SeriesDates }>();
 
   get size(): number {
     return this.singles.size + this.series.size;
@@ -70,7 +70,7 @@ export class EventIndex {
     if (event.removedAt !== undefined) return;
     const series = compileSeries(event);
     if (series) {
-      this.series.set(event.id, { event, series });
+      this.series.set(event.id, { event, dates: new SeriesDates(series) });
       return;
     }
     const single: Single = { event, ...placed(event) };
@@ -113,9 +113,9 @@ export class EventIndex {
       if (calendarIds && !calendarIds.has(single.event.calendarId)) continue;
       occurrences.push(occurrence(ends.zone, single.event, single));
     }
-    for (const { event, series } of this.series.values()) {
+    for (const { event, dates } of this.series.values()) {
       if (calendarIds && !calendarIds.has(event.calendarId)) continue;
-      if (datesIn(ends, event, series, occurrences)) cut.push(event.id);
+      if (datesIn(ends, event, dates, occurrences)) cut.push(event.id);
     }
     return { occurrences: occurrences.sort(byStart), cut };
   }
@@ -141,49 +141,24 @@ export class EventIndex {
 function datesIn(
   ends: Ends,
   event: CalendarEvent,
-  series: CompiledSeries,
+  planned: SeriesDates,
   found: Occurrence[],
 ): boolean {
+  const { series } = planned;
   for (const change of series.changes) {
     if (!touches(ends, change.basis, change.from, change.to)) continue;
     if (series.skipped.has(change.nominal)) continue;
     found.push(occurrence(ends.zone, event, change, { key: change.key, change: change.change }));
   }
-  const reach = reachOf(series);
-  if (series.start > ends.wallTo + reach + ZONE_REACH) return false;
-  const { starts, cut } = expandSeries(
-    series,
-    ends.wallFrom - reach - ZONE_REACH,
-    ends.wallTo + reach + ZONE_REACH,
+  const { basis } = series;
+  return planned.visitAround(
+    ends.wallFrom - ZONE_REACH,
+    ends.wallTo + ZONE_REACH,
+    ({ key, from, to, change }) => {
+      if (touches(ends, basis, from, to))
+        found.push(occurrence(ends.zone, event, { basis, from, to }, { key, change }));
+    },
   );
-  for (const wall of starts) {
-    const key = series.changedKeys.size ? dateKeyOf(wall, series.wholeDay) : null;
-    if (key !== null && series.changedKeys.has(key)) continue;
-    const later = laterChange(series, wall);
-    const planned = series.zone === null ? wall : instantFromWall(wall, series.zone);
-    const from = planned + (later?.shift ?? 0);
-    const to = from + (later?.duration ?? series.ownDurations.get(wall) ?? series.duration);
-    if (!touches(ends, series.basis, from, to)) continue;
-    found.push(
-      occurrence(
-        ends.zone,
-        event,
-        { basis: series.basis, from, to },
-        { key: key ?? dateKeyOf(wall, series.wholeDay), change: later?.change },
-      ),
-    );
-  }
-  return cut;
-}
-
-/** The nearest change before a date that also reaches later ones. */
-function laterChange(series: CompiledSeries, wall: number): PlacedChange | undefined {
-  let found: PlacedChange | undefined;
-  for (const change of series.changes) {
-    if (change.nominal > wall) break;
-    if (change.change.andLater) found = change;
-  }
-  return found;
 }
 
 function occurrence(

@@ -1,4 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { Button, Text } from 'react-native-paper';
 import type { EventForm } from '@/core/editing/form';
@@ -65,9 +66,11 @@ function spanShown(form: EventForm, event: CalendarEvent, zone: string): Span {
 }
 
 /** Every field of an event, in place beside the week. */
-export function EditorPanel({ event, isNew, calendars, preferences, onDone }: Props) {
+export function EditorPanel({ event: latest, isNew, calendars, preferences, onDone }: Props) {
   const { zone, settings } = preferences;
   const palette = usePalette();
+  // What the fields began with: an edit is what differs from that, whatever others do meanwhile.
+  const [event] = useState(latest);
   const { add, edit } = useActions();
   const hours = { startMinute: 9 * 60, length: settings.defaultLength };
   const { control, handleSubmit, setValue } = useForm<EventForm>({

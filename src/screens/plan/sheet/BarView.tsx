@@ -1,5 +1,5 @@
+import type { CSSProperties } from 'react';
 import { memo } from 'react';
-import { Pressable, StyleSheet, Text, View } from 'react-native';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { RowBar } from '@/core/layout/rows';
 import type { Calendar } from '@/core/model/calendar';
@@ -9,8 +9,9 @@ import { titleOf } from '@/data/actions';
 import { Mark } from '@/ui/Mark';
 import type { InkColours } from '@/ui/theme/palette';
 import { inkColours } from '@/ui/theme/palette';
-import { SANS, usePalette } from '@/ui/theme/theme';
-import { LABEL_SIZE, SECOND_SIZE, secondLine } from './labels';
+import { usePalette } from '@/ui/theme/theme';
+import { pressable } from './pressable';
+import { secondLine } from './labels';
 
 interface Props {
   bar: RowBar;
@@ -20,6 +21,8 @@ interface Props {
   height: number;
   isTall: boolean;
   isSelected: boolean;
+  /** Whether its draft is being dragged about. */
+  isDragged: boolean;
   /** Whether Tab stops here: one bar of the sheet has that. */
   isTabStop: boolean;
   wording: Wording;
@@ -31,22 +34,16 @@ export function barName(o: Occurrence, calendar: Calendar, wording: Wording): st
   return `${titleOf(o)}, ${saySpan(o, wording)}, ${calendar.name}, ${o.availability}${o.dateKey === null ? '' : ', repeats'}`;
 }
 
-/** Attributes by which the sheet's own listeners find a bar in the page. */
-export function markedFor(occurrenceId: string): object {
-  return { dataSet: { occ: occurrenceId } };
-}
-
-function barStyle(
-  availability: Occurrence['availability'],
-  { edge, fill, outline, solid }: InkColours,
-) {
+/** Availability shows in the outline: busy filled, tentative dashed, free hollow, away all ink. */
+function barStyle(availability: Occurrence['availability'], colours: InkColours): CSSProperties {
+  const { edge, fill, outline, solid } = colours;
   switch (availability) {
     case 'away':
       return { backgroundColor: solid, borderColor: solid };
     case 'free':
-      return { backgroundColor: 'transparent', borderColor: edge };
+      return { borderColor: edge };
     case 'tentative':
-      return { backgroundColor: fill, borderColor: edge, borderStyle: 'dashed' as const };
+      return { backgroundColor: fill, borderColor: edge, borderStyle: 'dashed' };
     default:
       return { backgroundColor: fill, borderColor: outline };
   }
@@ -55,127 +52,64 @@ function barStyle(
 /** Where the ends of the selected event are taken hold of. */
 function Handle({ edge, colour }: { edge: 'start' | 'end'; colour: string }) {
   return (
-    <View
-      {...{ dataSet: { handle: edge } }}
-      style={[styles.handle, edge === 'start' ? styles.atStart : styles.atEnd]}
-    >
-      <View style={[styles.grip, { backgroundColor: colour }]} />
-    </View>
+    <div data-handle={edge} className={`sheet-handle sheet-handle-${edge}`}>
+      <div style={{ backgroundColor: colour }} />
+    </div>
   );
 }
 
-/** A timed event on its row: a bar of its true length, with a label that runs on. */
+/**
+ * A timed event on its row: a bar of its true length, with a label that runs on. Plain elements with
+ * classes of base.css: a full week draws hundreds, and React Native's take twice the time.
+ */
 export const BarView = memo(function BarView(props: Props) {
-  const { bar, calendar, top, left, height, isTall, isSelected, isTabStop, wording, onOpen } =
-    props;
+  const { bar, calendar, top, left, height, isTall, isSelected, isDragged, isTabStop } = props;
+  const { wording, onOpen } = props;
   const { occurrence: o } = bar;
   const palette = usePalette();
   const colours = inkColours(o.ink ?? calendar.ink, palette);
   const isInside = o.availability === 'away' && bar.labelOffset < bar.width;
-  const textColour = isInside ? colours.onSolid : palette.ink;
   const markColour = o.availability === 'away' && bar.width > 18 ? colours.onSolid : colours.edge;
+  const cuts = `${bar.cutStart ? ' sheet-cut-start' : ''}${bar.cutEnd ? ' sheet-cut-end' : ''}`;
+  const label: CSSProperties = {
+    width: Math.max(0, bar.labelRoom),
+    color: isInside ? colours.onSolid : palette.ink,
+    ...(bar.labelSide === 'right'
+      ? { left: bar.labelOffset - 1 }
+      : { right: bar.width + 3, textAlign: 'right' }),
+  };
   return (
-    <Pressable
-      {...markedFor(o.id)}
-      role="button"
+    <div
+      {...pressable(o, isTabStop, onOpen)}
       aria-label={barName(o, calendar, wording)}
       aria-pressed={isSelected}
-      tabIndex={isTabStop ? 0 : -1}
-      onPress={() => onOpen(o)}
-      style={[styles.bar, { top, left: left + bar.x, width: bar.width, height }]}
+      className={`sheet-bar${cuts}`}
+      style={{
+        top,
+        left: left + bar.x,
+        width: bar.width,
+        height,
+        ...barStyle(o.availability, colours),
+        boxShadow: bar.cutStart ? 'none' : `inset 3px 0 0 ${colours.edge}`,
+        ...(isSelected && { borderColor: colours.edge, outline: `1px solid ${colours.edge}` }),
+        ...(isDragged && { opacity: 0.4 }),
+      }}
     >
-      <View
-        style={[
-          styles.fill,
-          barStyle(o.availability, colours),
-          isSelected && { borderColor: colours.edge, borderWidth: 2 },
-          bar.cutStart && styles.cutStart,
-          bar.cutEnd && styles.cutEnd,
-        ]}
-      />
-      {!bar.cutStart && <View style={[styles.edge, { backgroundColor: colours.edge }]} />}
-      <View style={[styles.mark, { height }]}>
-        <Mark mark={calendar.mark} colour={markColour} size={10} />
-      </View>
-      <View
-        style={[
-          styles.label,
-          { height },
-          bar.labelSide === 'right'
-            ? { left: bar.labelOffset, width: Math.max(0, bar.labelRoom) }
-            : { right: bar.width + 4, width: Math.max(0, bar.labelRoom), alignItems: 'flex-end' },
-        ]}
-      >
-        <Text numberOfLines={1} style={[styles.title, { color: textColour }]}>
-          {titleOf(o)}
-        </Text>
+      <Mark mark={calendar.mark} colour={markColour} size={10} left={6} />
+      <div className="sheet-label" style={label}>
+        <div>{titleOf(o)}</div>
         {isTall && (
-          <Text
-            numberOfLines={1}
-            style={[styles.second, { color: isInside ? colours.onSolid : palette.dim }]}
-          >
+          <div className="sheet-second" style={{ color: isInside ? colours.onSolid : palette.dim }}>
             {secondLine(o, wording)}
-          </Text>
+          </div>
         )}
-      </View>
+      </div>
       {isSelected && (
         <>
           <Handle edge="start" colour={colours.edge} />
           <Handle edge="end" colour={colours.edge} />
         </>
       )}
-    </Pressable>
+    </div>
   );
-});
-
-const styles = StyleSheet.create({
-  bar: { position: 'absolute', userSelect: 'none' },
-  fill: {
-    position: 'absolute',
-    top: 0,
-    right: 0,
-    bottom: 0,
-    left: 0,
-    borderWidth: 1,
-    borderRadius: 4,
-  },
-  cutStart: { borderTopLeftRadius: 0, borderBottomLeftRadius: 0, borderLeftWidth: 0 },
-  cutEnd: { borderTopRightRadius: 0, borderBottomRightRadius: 0, borderRightWidth: 0 },
-  edge: {
-    position: 'absolute',
-    left: 0,
-    top: 0,
-    bottom: 0,
-    width: 4,
-    borderTopLeftRadius: 4,
-    borderBottomLeftRadius: 4,
-  },
-  mark: { position: 'absolute', left: 7, justifyContent: 'center' },
-  label: { position: 'absolute', top: 0, justifyContent: 'center', alignItems: 'flex-start' },
-  title: {
-    fontFamily: SANS,
-    fontSize: LABEL_SIZE,
-    fontWeight: '500',
-    lineHeight: 16,
-    maxWidth: '100%',
-  },
-  second: {
-    fontFamily: SANS,
-    fontSize: SECOND_SIZE,
-    lineHeight: 14,
-    maxWidth: '100%',
-    fontVariant: ['tabular-nums'],
-  },
-  handle: {
-    position: 'absolute',
-    top: -8,
-    bottom: -8,
-    width: 22,
-    alignItems: 'center',
-    justifyContent: 'center',
-    cursor: 'ew-resize' as 'pointer',
-  },
-  atStart: { left: -14 },
-  atEnd: { right: -14 },
-  grip: { width: 5, height: 18, borderRadius: 3 },
 });

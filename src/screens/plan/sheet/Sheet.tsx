@@ -4,27 +4,21 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Span, Spot } from '@/core/layout/drag';
 import { snapDown } from '@/core/layout/drag';
-import { layoutRows, minuteOfX, rowAt } from '@/core/layout/rows';
+import { minuteOfX, rowAt } from '@/core/layout/rows';
 import type { Calendar } from '@/core/model/calendar';
 import { DAY, dayOfWall, MINUTE } from '@/core/time/civil';
-import { SHORT_DAY, sayDay } from '@/core/time/words';
 import type { Preferences } from '@/data/preferences';
-import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
-import { BarView } from './BarView';
 import { DraftBars } from './DraftBars';
 import type { GhostHandle } from './Ghost';
 import { Ghost } from './Ghost';
-import { GUTTER, LANE, laneTop, MIN_ROW, PADDING, TALL_LANE, TOP } from './geometry';
-import { Gutter } from './Gutter';
+import { GUTTER } from './geometry';
 import { HourAxis } from './HourAxis';
-import { labelWidth, useFontsReady } from './labels';
 import { NowLine } from './NowLine';
 import { UsualHours } from './UsualHours';
-import { OutsideCounts } from './OutsideCounts';
-import { RowBackground } from './RowBackground';
-import { TopBarView } from './TopBarView';
+import { SheetRow } from './SheetRow';
 import { useSheetDrag } from './useSheetDrag';
+import { useSheetLayout } from './useSheetLayout';
 import { useSheetKeys } from './useSheetKeys';
 
 interface Props {
@@ -51,6 +45,9 @@ interface Props {
   onWiden(isWidened: boolean): void;
   onRefuse(reason: string): void;
 }
+
+/** Scrolling is followed in steps of this many px. */
+const SEEN_STEP = 160;
 
 /** Why an occurrence can't be moved by hand; null when it can. */
 function refusalOf(o: Occurrence, calendar: Calendar | undefined): string | null {
@@ -79,11 +76,10 @@ export function Sheet(props: Props) {
   const { onOpen, onDrop, onDraw, onAddToDay, onSwipe, isWidened, onWiden, onRefuse } = props;
   const { zone, wording, settings } = preferences;
   const isWide = useIsWide();
-  const palette = usePalette();
   const [room, setRoom] = useState({ width: 0, height: 0 });
-  const areFontsReady = useFontsReady();
   const gutter = isWide ? GUTTER.wide : GUTTER.phone;
   const surface = useRef<View>(null);
+  const movedByKeys = useRef<string | null>(null);
   const scroller = useRef<ScrollView>(null);
   const ghost = useRef<GhostHandle>(null);
 
@@ -91,38 +87,19 @@ export function Sheet(props: Props) {
     () => ({ fromMinute: hours.from, toMinute: hours.to, width: Math.max(1, room.width - gutter) }),
     [hours, room.width, gutter],
   );
-  const layout = useMemo(
-    () =>
-      layoutRows(
-        {
-          ...line,
-          fromDay,
-          days,
-          height: room.height,
-          minRowHeight: isWide ? MIN_ROW.wide : MIN_ROW.phone,
-          laneHeight: LANE,
-          tallLaneHeight: isWide ? TALL_LANE : null,
-          topHeight: TOP,
-          padding: PADDING,
-          labelWidth: (o, tall) => labelWidth(o, tall, wording),
-        },
-        occurrences,
-      ),
-    // Letters that have just come have other widths.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [line, fromDay, days, room.height, isWide, occurrences, wording, areFontsReady],
-  );
+  const frame = { fromDay, days, line, height: room.height, isWide, wording };
+  const layout = useSheetLayout(frame, occurrences);
 
   const byId = useMemo(() => new Map(occurrences.map((o) => [o.id, o])), [occurrences]);
   const calendarOf = useMemo(() => new Map(calendars.map((c) => [c.id, c])), [calendars]);
-  const inkOf = useCallback(
-    (id: string) => calendarOf.get(id)?.ink ?? palette.dim,
-    [calendarOf, palette],
-  );
   const order = useMemo(
     () => layout.rows.map((row) => [...row.tops, ...row.bars].map((bar) => bar.occurrence.id)),
     [layout],
   );
+  // Bars far out of sight wait until they are scrolled to.
+  const [seenStep, setSeenStep] = useState(0);
+  const seenFrom = (seenStep - 1) * SEEN_STEP;
+  const widen = useCallback(() => onWiden(true), [onWiden]);
   const tabStop = selectedId !== null && byId.has(selectedId) ? selectedId : order.flat()[0];
 
   // A dragged bar is pale until the sheet is laid out anew.
@@ -204,7 +181,22 @@ export function Sheet(props: Props) {
     },
     onSwipe,
   });
-  useSheetKeys(element, { ...hands, order });
+  useSheetKeys(element, {
+    ...hands,
+    order,
+    onDrop: (id, span) => {
+      movedByKeys.current = id;
+      drop(id, span);
+    },
+  });
+
+  // A bar that went to another row is drawn anew there; the keyboard stays with it.
+  useEffect(() => {
+    if (movedByKeys.current === null || document.activeElement !== document.body) return;
+    element.current
+      ?.querySelector<HTMLElement>(`[data-occ="${CSS.escape(movedByKeys.current)}"]`)
+      ?.focus();
+  }, [layout, element]);
 
   function onLayout({
     nativeEvent: {
@@ -213,14 +205,6 @@ export function Sheet(props: Props) {
   }: LayoutChangeEvent) {
     setRoom((last) => (last.width === width && last.height === height ? last : { width, height }));
   }
-
-  const barProps = (id: string) => ({
-    isSelected: id === selectedId,
-    isTabStop: id === tabStop,
-    wording,
-    onOpen,
-    left: gutter,
-  });
 
   return (
     <View style={styles.all}>
@@ -231,6 +215,10 @@ export function Sheet(props: Props) {
         style={styles.scroll}
         contentContainerStyle={{ paddingBottom: covered }}
         onLayout={onLayout}
+        onScroll={({ nativeEvent }) =>
+          setSeenStep(Math.floor(nativeEvent.contentOffset.y / SEEN_STEP))
+        }
+        scrollEventThrottle={32}
         tabIndex={-1}
       >
         <View
@@ -240,69 +228,31 @@ export function Sheet(props: Props) {
           style={[styles.surface, { height: layout.height }]}
         >
           {room.width > 0 &&
-            layout.rows.map((row, i) => (
-              <View key={row.day} style={styles.contents}>
-                <RowBackground
+            layout.rows.map((row, i) => {
+              const inRow = (id: string | null | undefined) =>
+                id && order[i]?.includes(id) ? id : null;
+              return (
+                <SheetRow
+                  key={row.day}
                   row={row}
                   line={line}
                   gutter={gutter}
-                  workweek={settings.workweek}
-                  isToday={row.day === today}
-                  inkOf={inkOf}
-                />
-                <Gutter
-                  day={row.day}
-                  top={row.y}
-                  height={row.height}
-                  width={gutter}
-                  bookedMinutes={bookedByDay[i] ?? 0}
-                  isToday={row.day === today}
+                  calendarOf={calendarOf}
                   workweek={settings.workweek}
                   wording={wording}
-                  onAdd={onAddToDay}
+                  bookedMinutes={bookedByDay[i] ?? 0}
+                  isToday={row.day === today}
+                  seenFrom={seenFrom}
+                  seenTo={seenFrom + room.height + 2 * SEEN_STEP}
+                  selectedId={inRow(selectedId)}
+                  draggedId={inRow(draggedId)}
+                  tabStopId={inRow(tabStop)}
+                  onOpen={onOpen}
+                  onAddToDay={onAddToDay}
+                  onWiden={widen}
                 />
-                {row.tops.map((bar, n) => {
-                  const calendar = calendarOf.get(bar.occurrence.calendarId);
-                  return (
-                    calendar && (
-                      <TopBarView
-                        key={bar.occurrence.id}
-                        bar={bar}
-                        calendar={calendar}
-                        top={row.y + PADDING + n * TOP}
-                        {...barProps(bar.occurrence.id)}
-                      />
-                    )
-                  );
-                })}
-                {row.bars.map((bar) => {
-                  const calendar = calendarOf.get(bar.occurrence.calendarId);
-                  return (
-                    calendar && (
-                      <View
-                        key={bar.occurrence.id}
-                        style={[styles.contents, bar.occurrence.id === draggedId && styles.dragged]}
-                      >
-                        <BarView
-                          bar={bar}
-                          calendar={calendar}
-                          top={row.y + laneTop(row, bar.lane)}
-                          height={row.laneHeight - 3}
-                          isTall={row.tall}
-                          {...barProps(bar.occurrence.id)}
-                        />
-                      </View>
-                    )
-                  );
-                })}
-                <OutsideCounts
-                  row={row}
-                  gutter={gutter}
-                  dayName={sayDay(row.day, wording, SHORT_DAY)}
-                  onWiden={() => onWiden(true)}
-                />
-              </View>
-            ))}
+              );
+            })}
           {draft && <DraftBars span={draft} rows={layout.rows} line={line} gutter={gutter} />}
           <NowLine rows={layout.rows} line={line} gutter={gutter} zone={zone} />
           <Ghost ref={ghost} rows={layout.rows} line={line} gutter={gutter} wording={wording} />
@@ -317,6 +267,4 @@ const styles = StyleSheet.create({
   scroll: { flex: 1 },
   // Swipes across are the sheet's own; the browser keeps scrolling up and down.
   surface: { touchAction: 'pan-y', overflow: 'hidden', userSelect: 'none' } as object,
-  contents: { display: 'contents' },
-  dragged: { opacity: 0.4, display: 'flex' },
 });

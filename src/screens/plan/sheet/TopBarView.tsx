@@ -1,5 +1,4 @@
 import { memo } from 'react';
-import { Pressable, StyleSheet, Text } from 'react-native';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { TopBar } from '@/core/layout/rows';
 import type { Calendar } from '@/core/model/calendar';
@@ -7,8 +6,9 @@ import type { Wording } from '@/core/time/words';
 import { titleOf } from '@/data/actions';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
-import { SANS, usePalette } from '@/ui/theme/theme';
-import { barName, markedFor } from './BarView';
+import { usePalette } from '@/ui/theme/theme';
+import { barName } from './BarView';
+import { pressable } from './pressable';
 import { TOP } from './geometry';
 
 interface Props {
@@ -29,48 +29,32 @@ export const TopBarView = memo(function TopBarView(props: Props) {
   const palette = usePalette();
   const { edge, fill, solid, onSolid } = inkColours(o.ink ?? calendar.ink, palette);
   const isSolid = o.availability === 'busy' || o.availability === 'away';
-  const colour = isSolid ? onSolid : palette.ink;
   const part = bar.of > 1 ? ` · day ${bar.nth} of ${bar.of}` : '';
   return (
-    <Pressable
-      {...markedFor(o.id)}
-      role="button"
+    <div
+      {...pressable(o, isTabStop, onOpen)}
       aria-label={`${barName(o, calendar, wording)}${part}`}
       aria-pressed={isSelected}
-      tabIndex={isTabStop ? 0 : -1}
-      onPress={() => onOpen(o)}
-      style={[
-        styles.bar,
-        { top, left: left + bar.x, width: bar.width, borderColor: edge },
-        {
-          backgroundColor: isSolid ? solid : o.availability === 'tentative' ? fill : palette.sheet,
-        },
-        o.availability === 'tentative' && styles.dashed,
-        isSelected && { borderColor: palette.ink, borderWidth: 2 },
-      ]}
+      className="sheet-bar sheet-top"
+      style={{
+        top,
+        left: left + bar.x,
+        width: bar.width,
+        height: TOP - 3,
+        color: isSolid ? onSolid : palette.ink,
+        backgroundColor: isSolid ? solid : o.availability === 'tentative' ? fill : palette.sheet,
+        borderColor: isSelected ? palette.ink : edge,
+        borderStyle: o.availability === 'tentative' ? 'dashed' : 'solid',
+        ...(isSelected && { outline: `1px solid ${palette.ink}` }),
+      }}
     >
-      <Mark mark={calendar.mark} colour={isSolid ? onSolid : edge} size={10} />
-      <Text numberOfLines={1} style={[styles.title, { color: colour }]}>
-        {titleOf(o)}
-        {part}
-      </Text>
-    </Pressable>
+      <Mark mark={calendar.mark} colour={isSolid ? onSolid : edge} size={10} left={6} />
+      <div className="sheet-label">
+        <div>
+          {titleOf(o)}
+          {part}
+        </div>
+      </div>
+    </div>
   );
-});
-
-const styles = StyleSheet.create({
-  bar: {
-    position: 'absolute',
-    height: TOP - 3,
-    borderRadius: 4,
-    borderWidth: 1,
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: 6,
-    paddingHorizontal: 7,
-    overflow: 'hidden',
-    userSelect: 'none',
-  },
-  dashed: { borderStyle: 'dashed' },
-  title: { fontFamily: SANS, fontSize: 12.5, fontWeight: '500', flexShrink: 1 },
 });

@@ -6,8 +6,9 @@ import { sayMinute } from '@/core/time/words';
 import { titleOf } from '@/data/actions';
 import { SANS } from '@/ui/theme/theme';
 
-export const LABEL_SIZE = 12.5;
-export const SECOND_SIZE = 11;
+/** Sizes of the letters, as .sheet-bar and .sheet-second in base.css have them. */
+const LABEL_SIZE = 12.5;
+const SECOND_SIZE = 11;
 
 let canvas: CanvasRenderingContext2D | null = null;
 const widths = new Map<string, number>();

@@ -1,0 +1,144 @@
+import type { Page } from '@playwright/test';
+import { chromium } from '@playwright/test';
+import config from '../playwright.config';
+import { median, report, worst } from './report';
+
+/** Notes when the first event is on the page, in ms since the navigation began. */
+function watchFirstEvent(): void {
+  const look = () => {
+    if (!document.querySelector('[data-occ]')) requestAnimationFrame(look);
+    else Object.assign(window, { firstEvent: performance.now() });
+  };
+  requestAnimationFrame(look);
+}
+
+async function firstEvent(page: Page, url: string): Promise<number> {
+  await page.goto(url);
+  const handle = await page.waitForFunction(
+    () => (window as unknown as { firstEvent?: number }).firstEvent,
+  );
+  return (await handle.jsonValue())!;
+}
+
+/** Presses "Week after" and waits until the week is painted; ms of each. */
+async function turnWeeks(page: Page, times: number): Promise<number[]> {
+  return page.evaluate(async (count) => {
+    const button = document.querySelector<HTMLElement>('[aria-label="Week after"]')!;
+    const heading = () => document.querySelector('[role="heading"], h1')!.textContent;
+    const frame = () => new Promise<number>((resolve) => requestAnimationFrame(resolve));
+    const taken: number[] = [];
+    for (let i = 0; i < count; i++) {
+      const title = heading();
+      const before = performance.now();
+      button.click();
+      while (heading() === title) await frame();
+      await frame();
+      taken.push(performance.now() - before);
+      await new Promise((resolve) => setTimeout(resolve, 250));
+    }
+    return taken;
+  }, times);
+}
+
+/** Drags an event about and looks at every frame; ms between frames. */
+async function dragFrames(page: Page): Promise<number[]> {
+  const bar = page.locator('[data-occ][aria-label*="busy"]:not([aria-label*="repeats"])').first();
+  const box = (await bar.boundingBox())!;
+  await page.evaluate(() => {
+    const frames: number[] = [];
+    Object.assign(window, { frames, isDragging: true });
+    let last = performance.now();
+    const look = (now: number) => {
+      frames.push(now - last);
+      last = now;
+      if ((window as unknown as { isDragging: boolean }).isDragging) requestAnimationFrame(look);
+    };
+    requestAnimationFrame(look);
+  });
+  const x = box.x + Math.min(10, box.width / 2);
+  const y = box.y + box.height / 2;
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let i = 1; i <= 90; i++) await page.mouse.move(x + 200 * Math.sin(i / 12), y + 3 * i);
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  return page.evaluate(() => {
+    const state = window as unknown as { frames: number[]; isDragging: boolean };
+    state.isDragging = false;
+    // The first frames belong to what was done before.
+    return state.frames.slice(3);
+  });
+}
+
+const heapOf = () =>
+  (performance as unknown as { memory: { usedJSHeapSize: number } }).memory.usedJSHeapSize / 1e6;
+
+/** Heap of the engine's worker, which only the debugger can tell. */
+async function workerHeap(page: Page): Promise<number> {
+  const browser = await page.context().browser()!.newBrowserCDPSession();
+  const { targetInfos } = await browser.send('Target.getTargets', { filter: [{ type: 'worker' }] });
+  const { sessionId } = await browser.send('Target.attachToTarget', {
+    targetId: targetInfos[0]!.targetId,
+    flatten: false,
+  });
+  const answer = new Promise<number>((resolve) => {
+    browser.on('Target.receivedMessageFromTarget', ({ message }) => {
+      const { id, result } = JSON.parse(message) as { id: number; result: { usedSize: number } };
+      if (id === 1) resolve(result.usedSize / 1e6);
+    });
+  });
+  await browser.send('Target.sendMessageToTarget', {
+    sessionId,
+    message: JSON.stringify({ id: 1, method: 'Runtime.getHeapUsage' }),
+  });
+  return answer;
+}
+
+async function importFile(page: Page, url: string, text: string): Promise<void> {
+  await page.goto(`${url}/settings`);
+  await page.getByRole('button', { name: 'Open my own data' }).click();
+  await page.getByRole('switch', { name: 'My work' }).waitFor();
+  await page.goto(`${url}/import`);
+  const reading = performance.now();
+  await page
+    .getByLabel('Calendar file')
+    .setInputFiles({ name: 'busy.ics', mimeType: 'text/calendar', buffer: Buffer.from(text) });
+  await page.getByRole('button', { name: /^Bring in/ }).waitFor({ timeout: 120_000 });
+  report('import: read and preview', performance.now() - reading, 'ms');
+  const keeping = performance.now();
+  await page.getByRole('button', { name: /^Bring in/ }).click();
+  await page.getByText(/^Imported .* new/).waitFor({ timeout: 120_000 });
+  report('import: kept', performance.now() - keeping, 'ms');
+}
+
+/** What a person waits for, in Chromium on this machine. */
+export async function benchBrowser(url: string, text: string): Promise<void> {
+  const browser = await chromium.launch(config.use!.launchOptions!);
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+  });
+  const page = await context.newPage();
+  // The compiler names functions by a helper that the page doesn't have.
+  await context.addInitScript('globalThis.__name = (named) => named');
+  await page.addInitScript(watchFirstEvent);
+  await firstEvent(page, url);
+  const demo: number[] = [];
+  for (let i = 0; i < 3; i++) demo.push(await firstEvent(page, url));
+  report('the demo’s first week shown', median(demo), 'ms', 1500);
+  await importFile(page, url, text);
+  const busy: number[] = [];
+  for (let i = 0; i < 3; i++) busy.push(await firstEvent(page, url));
+  report('the busy store’s first week shown', median(busy), 'ms');
+  await page.waitForTimeout(6000);
+  const turns = await turnWeeks(page, 12);
+  report('week change to painted, median', median(turns), 'ms', 100);
+  report('week change to painted, slowest', worst(turns), 'ms');
+  const frames = await dragFrames(page);
+  report('frames while dragging, median', median(frames), 'ms');
+  report('frames while dragging, slowest', worst(frames), 'ms', 50);
+  report('memory of the page', await page.evaluate(heapOf), 'MB');
+  report('memory of the worker', await workerHeap(page), 'MB');
+  await browser.close();
+}

@@ -1,0 +1,39 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { createApp } from '../server/app';
+import { benchBrowser } from './browser';
+import { busyStore } from './data';
+import { benchEngine, fileOf } from './engine';
+import { report } from './report';
+
+const DIST = path.join(__dirname, '..', 'dist');
+
+function bundleSizes(): void {
+  const folder = path.join(DIST, '_expo', 'static', 'js', 'web');
+  const sizes = readdirSync(folder).map((name) => ({
+    name,
+    kilobytes: gzipSync(readFileSync(path.join(folder, name))).length / 1000,
+  }));
+  const sum = (part: typeof sizes) => part.reduce((total, { kilobytes }) => total + kilobytes, 0);
+  const worker = sizes.filter(({ name }) => name.includes('worker'));
+  const first = sizes.filter(({ name }) => /^(entry|__common|__expo-metro-runtime)/.test(name));
+  report('bundle, gzip: what every page loads', sum(first), 'KB');
+  report('bundle, gzip: the worker', sum(worker), 'KB');
+  report('bundle, gzip: all', sum(sizes), 'KB');
+}
+
+async function main(): Promise<void> {
+  const events = busyStore(20_000, 1_000, Date.parse('2026-11-24T10:00:00Z'));
+  console.log('20,000 events, 1,000 of them series; in Node:');
+  await benchEngine(events);
+  console.log('The same in Chromium:');
+  const server = createApp(DIST, 'demo').listen(0);
+  const address = server.address();
+  if (address === null || typeof address === 'string') throw new Error('The server has no port.');
+  await benchBrowser(`http://localhost:${address.port}`, fileOf(events));
+  server.close();
+  bundleSizes();
+}
+
+void main();
