@@ -15,7 +15,11 @@ module.exports = {
       displayName: 'components',
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{ui,screens,data}/**/*.test.tsx'],
-      setupFilesAfterEnv: ['<rootDir>/scripts/jest.setup.ts'],
+      moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+      // Packages that ship as modules of the newer kind.
+      transformIgnorePatterns: [
+        '/node_modules/(?!(.*/)?(react-native|@react-native|expo|@expo|temporal-|color|nanoid|comlink|chrono-node))',
+      ],
     },
   ],
 };

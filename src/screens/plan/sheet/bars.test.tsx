@@ -1,0 +1,111 @@
+import { fireEvent, render, screen } from '@testing-library/react';
+import { PaperProvider } from 'react-native-paper';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import type { RowBar } from '@/core/layout/rows';
+import { newCalendar } from '@/core/model/calendar';
+import { INKS } from '@/core/model/inks';
+import { HOUR, MINUTE, parseLocal } from '@/core/time/civil';
+import { THEMES } from '@/ui/theme/theme';
+import { BarView } from './BarView';
+import { neighbour, nudge } from './useSheetKeys';
+
+const NINE = parseLocal('2026-11-24T09:00:00');
+const occurrence: Occurrence = {
+  id: 'call',
+  eventId: 'call',
+  calendarId: 'clients',
+  dateKey: null,
+  changed: false,
+  title: 'Osaka call',
+  place: '',
+  wholeDay: false,
+  availability: 'tentative',
+  visibility: 'public',
+  zone: 'Asia/Tokyo',
+  start: NINE,
+  end: NINE + HOUR,
+  startMs: NINE,
+  endMs: NINE + HOUR,
+};
+const calendar = newCalendar({
+  id: 'clients',
+  name: 'Clients',
+  ink: INKS.Harbour,
+  mark: 'circle',
+  order: 0,
+});
+const bar: RowBar = {
+  occurrence,
+  x: 10,
+  width: 40,
+  lane: 0,
+  labelSide: 'right',
+  labelOffset: 21,
+  labelRoom: 90,
+  cutStart: false,
+  cutEnd: false,
+};
+
+function draw(fields: Partial<Parameters<typeof BarView>[0]> = {}) {
+  const onOpen = jest.fn();
+  const wording = { locale: 'en-GB', hourCycle: '24' } as const;
+  const place = {
+    top: 0,
+    left: 50,
+    height: 20,
+    isTall: false,
+    isSelected: false,
+    isDragged: false,
+    isTabStop: true,
+  };
+  render(
+    <PaperProvider theme={THEMES.light}>
+      <BarView
+        bar={bar}
+        calendar={calendar}
+        wording={wording}
+        onOpen={onOpen}
+        {...place}
+        {...fields}
+      />
+    </PaperProvider>,
+  );
+  return { onOpen, button: screen.getByRole('button') };
+}
+
+test('a bar says title, time, calendar and availability', () => {
+  expect(draw().button.getAttribute('aria-label')).toMatch(
+    /^Osaka call, Tue,? 24 Nov, 09:00 – 10:00, Clients, tentative$/,
+  );
+});
+
+test('it is opened by a press, by Enter and by Space, not by Alt with them', () => {
+  const { button, onOpen } = draw();
+  fireEvent.click(button);
+  fireEvent.keyDown(button, { key: 'Enter' });
+  fireEvent.keyDown(button, { key: ' ' });
+  fireEvent.keyDown(button, { key: 'Enter', altKey: true });
+  expect(onOpen).toHaveBeenCalledTimes(3);
+});
+
+test('a tentative event has a dashed outline, the selected one has handles', () => {
+  const { button } = draw({ isSelected: true });
+  expect(button.style.borderStyle).toBe('dashed');
+  expect(button.querySelectorAll('[data-handle]')).toHaveLength(2);
+});
+
+test('arrows find the next bar of a row, and the like one of the next row that has any', () => {
+  const order = [['a', 'b'], [], ['c']];
+  expect(neighbour(order, 'a', { x: 1, y: 0 })).toBe('b');
+  expect(neighbour(order, 'b', { x: 1, y: 0 })).toBeNull();
+  expect(neighbour(order, 'b', { x: 0, y: 1 })).toBe('c');
+  expect(neighbour(order, 'a', { x: 0, y: -1 })).toBeNull();
+});
+
+test('keys move by the slot and the day, and stretch no further than one slot', () => {
+  const span = { start: NINE, end: NINE + 30 * MINUTE, wholeDay: false };
+  expect(nudge(span, { x: -1, y: 0 }, 15, false).start).toBe(NINE - 15 * MINUTE);
+  expect(nudge(span, { x: 0, y: 1 }, 15, false).start).toBe(NINE + 24 * HOUR);
+  const short = nudge(nudge(span, { x: -1, y: 0 }, 15, true), { x: -1, y: 0 }, 15, true);
+  expect(short).toEqual({ ...span, end: NINE + 15 * MINUTE });
+});
