@@ -77,7 +77,11 @@ const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', '--
   cwd: ROOT,
   env: { ...process.env, PORT },
 });
-await new Promise((resolve) => server.stdout.once('data', resolve));
+await new Promise((resolve, reject) => {
+  server.stdout.once('data', resolve);
+  server.stderr.once('data', (text) => reject(new Error(String(text))));
+});
+process.on('exit', () => server.kill());
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],

@@ -24,7 +24,10 @@ export function useActions() {
   const client = useQueryClient();
   return useMemo(() => {
     async function change(label: string, edits: Edit[]): Promise<boolean> {
-      if (!engine) return false;
+      if (!engine) {
+        complain('Your calendars are still being opened. Try again in a moment.');
+        return false;
+      }
       try {
         await engine.commit({ label, at: Date.now(), edits });
         say(label, 'undo');

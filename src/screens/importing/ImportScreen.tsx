@@ -80,7 +80,7 @@ function Target({ preview, isBusy, onKeep, onStop }: TargetProps) {
 export function ImportScreen() {
   const router = useRouter();
   const palette = usePalette();
-  const { state, read, keep, stop } = useImport();
+  const { state, isReady, read, keep, stop } = useImport();
   const back = (
     <Button icon="arrow-left" onPress={() => router.navigate('/calendars')}>
       Calendars
@@ -102,7 +102,11 @@ export function ImportScreen() {
               <Text>{state.problem}</Text>
             </View>
           )}
-          <FileDrop onFile={(file) => void read(file)} />
+          {isReady ? (
+            <FileDrop onFile={(file) => void read(file)} />
+          ) : (
+            <Text>Opening your calendars …</Text>
+          )}
         </>
       )}
       {state.step === 'reading' && (

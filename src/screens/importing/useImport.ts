@@ -57,5 +57,5 @@ export function useImport() {
     [engine, say],
   );
 
-  return { state, read, keep, stop };
+  return { state, isReady: engine !== null, read, keep, stop };
 }
