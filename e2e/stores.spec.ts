@@ -37,6 +37,7 @@ test('two windows show each other’s changes, and edits of different fields bot
 
 test('own data and the demo are apart, and the demo starts afresh by one press', async ({
   page,
+  context,
 }) => {
   await openDemo(page);
   await jot(page, 'Only in the demo Saturday 9:00');
@@ -50,7 +51,13 @@ test('own data and the demo are apart, and the demo starts afresh by one press',
   await page.getByRole('button', { name: 'Open the demo' }).click();
   await expect(bar(page, 'Only in the demo')).toBeVisible();
   await page.getByRole('link', { name: 'Settings' }).click();
+  const other = await context.newPage();
+  await openDemo(other);
+  await expect(bar(other, 'Only in the demo')).toBeVisible();
   await page.getByRole('button', { name: 'Start the demo afresh' }).click();
+  await expect(bar(other, 'Only in the demo')).toHaveCount(0);
+  await expect(bar(other, 'Lamp 14 strip-down')).toBeVisible();
+  await page.getByRole('link', { name: 'Plan' }).click();
   await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
   await expect(bar(page, 'Only in the demo')).toHaveCount(0);
 

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { createContext, useContext, useEffect, useMemo, useState } from 'react';
 import { dayOfWall } from '@/core/time/civil';
 import { wallFromInstant } from '@/core/time/zones';
+import { AFRESH } from '@/engine/afresh';
 import type { RemoteEngine } from '@/engine/client';
 import { openEngine } from '@/engine/client';
 import type { EngineStatus } from '@/engine/engine';
@@ -60,6 +61,14 @@ export function EngineProvider({ children }: { children: ReactNode }) {
       (error: Error) => setFailure(error.message),
     );
   }, [client, store]);
+
+  useEffect(() => {
+    const channel = new BroadcastChannel(AFRESH);
+    channel.onmessage = ({ data }: MessageEvent<StoreName>) => {
+      if (data === store) window.location.reload();
+    };
+    return () => channel.close();
+  }, [store]);
 
   const value = useMemo(
     () => ({ store, engine, status, failure }),

@@ -2,6 +2,7 @@ import { expose, proxy } from 'comlink';
 import { demoSeed } from '@/../demo/scenario';
 import { firstSeed } from './firstSeed';
 import { openAsyncStore } from './asyncStore';
+import { AFRESH } from './afresh';
 import type { OnStatus } from './engine';
 import { Engine } from './engine';
 import type { Surroundings } from './store';
@@ -42,6 +43,7 @@ const api = {
   /** Empties a store; what it begins with comes back when it is next opened. */
   async startAfresh(store: StoreName): Promise<void> {
     await navigator.locks.request(nameOf(store), () => openAsyncStore(nameOf(store)).clear());
+    new BroadcastChannel(AFRESH).postMessage(store);
   },
 };
 

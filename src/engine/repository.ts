@@ -5,7 +5,7 @@ import {
   readRecord,
   RecordError,
   splitKey,
-  writeRecord,
+  writeChecked,
 } from '@/core/model/records';
 import type { AnyRecord, ChangeRequest, History, KeptChange, Step } from './change';
 import {
@@ -151,7 +151,6 @@ export class Repository {
    * @throws RecordError when a record would not fit; then nothing is changed.
    */
   async commit({ label, at, edits }: ChangeRequest): Promise<void> {
-    for (const { type, after } of edits) if (after) checkRecord(type, after);
     await this.surroundings.alone(async () => {
       const existing = edits.filter((edit) => edit.before).map(editKey);
       await this.refreshQuietly(existing);
@@ -268,13 +267,9 @@ function fitting(type: RecordType, merged: Fields | null, meant: unknown): Field
   }
 }
 
+/** What is written of steps; every record in them has been checked by `fitting`. */
 function recordEntries(steps: readonly Pick<Step, 'key' | 'after'>[]): Map<string, string | null> {
-  return new Map(
-    steps.map(({ key, after }) => [
-      key,
-      after && writeRecord(splitKey(key)!.type, after as AnyRecord),
-    ]),
-  );
+  return new Map(steps.map(({ key, after }) => [key, after && writeChecked(after)]));
 }
 
 function parseJson(text: string): unknown {

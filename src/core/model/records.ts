@@ -92,5 +92,10 @@ export function checkRecord<T extends RecordType>(type: T, data: unknown): Recor
 
 /** The text that a record is stored as. Checks it first; throws RecordError. */
 export function writeRecord<T extends RecordType>(type: T, data: RecordOf<T>): string {
-  return JSON.stringify({ version: SCHEMA_VERSION, data: checkRecord(type, data) });
+  return writeChecked(checkRecord(type, data));
+}
+
+/** The text that a record is stored as, when `checkRecord` has just passed it. */
+export function writeChecked(data: Data): string {
+  return JSON.stringify({ version: SCHEMA_VERSION, data });
 }

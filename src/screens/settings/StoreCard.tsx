@@ -11,8 +11,8 @@ export function StoreCard() {
   const isDemo = store === 'demo';
 
   async function afresh() {
+    // This page hears of it too, like every other that shows the demo.
     await startAfresh('demo');
-    chooseStore('demo');
   }
 
   return (
