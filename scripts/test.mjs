@@ -18,7 +18,11 @@ must('The format check (mend with npm run format)', 'npx', [
 ]);
 must('The lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
 must('The type check', 'npx', ['tsc', '--noEmit']);
-must('The check for unused files and packages', 'npx', ['knip']);
+must('The check for unused files and packages', 'npx', [
+  'knip',
+  '--include',
+  'files,dependencies,unlisted,unresolved,exports',
+]);
 
 const read = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null);
 

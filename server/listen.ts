@@ -1,7 +1,7 @@
 import type { Server } from 'node:http';
 import type { Express } from 'express';
 
-export const DEFAULT_PORT = 4310;
+const DEFAULT_PORT = 4310;
 /** Ports tried after a taken one. */
 const TRIES = 20;
 

@@ -15,7 +15,7 @@ import { breathe } from './breathe';
 import type { Repository } from './repository';
 
 /** Files larger than this are not read: what they hold would not fit in memory several times over. */
-export const MAX_BYTES = 32 * 1024 * 1024;
+const MAX_BYTES = 32 * 1024 * 1024;
 /** Rows and problems that a preview lists. */
 const ROWS = 50;
 const PROBLEMS = 200;

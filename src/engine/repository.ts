@@ -281,7 +281,7 @@ function parseJson(text: string): unknown {
 }
 
 /** Why the store failed, in words for the person. */
-export function reasonOf(error: unknown): string {
+function reasonOf(error: unknown): string {
   const name = error instanceof Error ? error.name : '';
   const message = error instanceof Error ? error.message : String(error);
   if (/quota/i.test(name + message)) return 'The browser’s storage for this page is full.';

@@ -16,7 +16,7 @@ export function revised(
 }
 
 /** The time, in the kind and zone of `like`, at which a clock in `viewZone` shows `wall`. */
-export function timeLike(like: EventTime, wall: number, viewZone: string): EventTime {
+function timeLike(like: EventTime, wall: number, viewZone: string): EventTime {
   if (like.kind === 'date') return { kind: 'date', date: formatDate(dayOfWall(wall)) };
   const zone = zoneOf(like);
   if (zone === null) return { kind: 'floating', local: formatLocal(wall) };

@@ -15,7 +15,7 @@ export interface Spot {
 }
 
 /** A minute on the nearest step of the slot. */
-export function snap(minute: number, slot: number): number {
+function snap(minute: number, slot: number): number {
   return Math.round(minute / slot) * slot;
 }
 

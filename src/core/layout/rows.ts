@@ -81,7 +81,7 @@ export interface RowsLayout {
 /** The narrowest that a bar is drawn. */
 const MIN_BAR = 7;
 /** Where a label begins on its bar: after the edge and the mark. */
-export const LABEL_OFFSET = 21;
+const LABEL_OFFSET = 21;
 /** Room for the count of events outside the shown hours. */
 export const COUNT_WIDTH = 66;
 /** Widths to hold labels to, one after the other, until the rows fit. */

@@ -27,7 +27,7 @@ export function splitKey(key: string): { type: RecordType; id: string } | null {
 }
 
 /** The version that records are written in; each step in MIGRATIONS leads one version up. */
-export const SCHEMA_VERSION = 1;
+const SCHEMA_VERSION = 1;
 
 type Data = Record<string, unknown>;
 /** `steps[n]` turns a record of version n into version n + 1. */

@@ -3,7 +3,7 @@ import { passesDayLimits, periodsOf } from './periods';
 import type { Rule } from './rule';
 
 /** No series is followed beyond the years that four digits can write. */
-export const END_OF_TIME = dayNumber(9999, 12, 31) * DAY + DAY;
+const END_OF_TIME = dayNumber(9999, 12, 31) * DAY + DAY;
 
 /**
  * Periods in a row without a date after which a rule never gives one, so that it ends instead of

@@ -101,7 +101,7 @@ export function sayHours(minutes: number): string {
 }
 
 /** Short name of a weekday, in English as all of the app's words are. */
-export function sayWeekday(weekday: Weekday): string {
+function sayWeekday(weekday: Weekday): string {
   return ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'][weekday]!;
 }
 

@@ -16,7 +16,7 @@ import { property } from './jcal';
 import type { FileZones } from './zoneOfFile';
 
 /** A jCal date or date-time with its TZID as a time of the model. */
-export function timeFrom(value: string, tzid: string | undefined, zones: FileZones): EventTime {
+function timeFrom(value: string, tzid: string | undefined, zones: FileZones): EventTime {
   // A date where a date-time was announced leaves the parser with an empty time.
   if (!value.includes('T') || value.endsWith('T::'))
     return { kind: 'date', date: value.slice(0, 10) };
@@ -30,7 +30,7 @@ export function timeFrom(value: string, tzid: string | undefined, zones: FileZon
     : { kind: 'zoned', local: normal, zone };
 }
 
-export function tzidOf(prop: JcalProperty): string | undefined {
+function tzidOf(prop: JcalProperty): string | undefined {
   const tzid = prop[1]['tzid'];
   return typeof tzid === 'string' ? tzid : undefined;
 }
@@ -46,7 +46,7 @@ function readDuration(text: string): { days: number; ms: number } {
 }
 
 /** The time a duration after another. */
-export function addDuration(start: EventTime, text: string): EventTime {
+function addDuration(start: EventTime, text: string): EventTime {
   const { days, ms } = readDuration(text);
   if (start.kind === 'date') {
     const whole = days + Math.ceil(ms / DAY);

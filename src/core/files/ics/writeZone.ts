@@ -12,7 +12,7 @@ import { offsetAt, offsetChanges } from '../../time/zones';
 const WEEKDAYS = ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'];
 
 /** `2026-03-29T01:00:00` → `20260329T010000` */
-export function compact(local: string): string {
+function compact(local: string): string {
   return local.replaceAll(/[-:]/g, '');
 }
 

@@ -136,7 +136,7 @@ function nameWithin(tzid: string): string | null {
  * zone, or by comparing how the file's VTIMEZONE behaves with every known zone. What is still
  * unknown floats, and says so.
  */
-export function resolveZone(tzid: string, definition: RawComponent | undefined): FileZone {
+function resolveZone(tzid: string, definition: RawComponent | undefined): FileZone {
   if (isKnownZone(tzid)) return { zone: tzid };
   const location = definition ? rawValue(definition, 'X-LIC-LOCATION') : '';
   const named = nameWithin(tzid) ?? WINDOWS_ZONES[tzid] ?? nameWithin(location);

@@ -1,0 +1,123 @@
+import fc from 'fast-check';
+import type { CalendarEvent } from '../model/event';
+import { newEvent } from '../model/event';
+import { DAY, formatLocal, HOUR, MINUTE, parseDate, parseLocal } from '../time/civil';
+import { EventIndex } from './eventIndex';
+import { compileSeries } from './series';
+import { SeriesDates } from './seriesDates';
+
+const START = parseLocal('2026-01-05T09:00:00');
+
+function series(fields: Partial<CalendarEvent>): CalendarEvent {
+  return newEvent(
+    {
+      id: 'round',
+      calendarId: 'workshop',
+      title: 'Round',
+      start: { kind: 'zoned', local: formatLocal(START), zone: 'Europe/London' },
+      end: { kind: 'zoned', local: formatLocal(START + HOUR), zone: 'Europe/London' },
+      ...fields,
+    },
+    0,
+  );
+}
+
+function indexOf(event: CalendarEvent): EventIndex {
+  const index = new EventIndex();
+  index.put(event);
+  return index;
+}
+
+const RULES = [
+  'FREQ=DAILY',
+  'FREQ=WEEKLY;BYDAY=MO,WE,FR',
+  'FREQ=WEEKLY;INTERVAL=2',
+  'FREQ=MONTHLY;BYDAY=2TH',
+  'FREQ=MONTHLY;BYMONTHDAY=-1',
+  'FREQ=YEARLY',
+  'FREQ=WEEKLY;COUNT=30',
+  'FREQ=DAILY;UNTIL=20261001T000000Z',
+  'FREQ=HOURLY;INTERVAL=7',
+];
+
+test('weeks asked for one by one hold what one long window holds, in whatever order they come', () => {
+  const week = fc.integer({ min: 0, max: 80 });
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...RULES),
+      fc.array(week, { minLength: 1, maxLength: 12 }),
+      (rule, weeks) => {
+        const index = indexOf(series({ rule, skippedDates: [formatLocal(START + 7 * DAY)] }));
+        const first = parseDate('2026-01-05');
+        for (const n of weeks) {
+          const fromDay = first + n * 7;
+          const window = { fromDay, toDay: fromDay + 7, zone: 'Europe/London' };
+          const fresh = indexOf(series({ rule, skippedDates: [formatLocal(START + 7 * DAY)] }));
+          const all = fresh.query(
+            { fromDay: first, toDay: first + 90 * 7, zone: 'Europe/London' },
+            null,
+          ).occurrences;
+          const expected = all.filter(
+            (o) => o.start < window.toDay * DAY && o.end > window.fromDay * DAY,
+          );
+          expect(index.query(window, null).occurrences.map(({ id }) => id)).toEqual(
+            expected.map(({ id }) => id),
+          );
+        }
+      },
+    ),
+    { numRuns: 40 },
+  );
+});
+
+test('a date that begins before the window and reaches into it is found', () => {
+  const long = series({
+    rule: 'FREQ=MONTHLY',
+    end: { kind: 'zoned', local: formatLocal(START + 9 * DAY), zone: 'Europe/London' },
+  });
+  const fromDay = parseDate('2026-06-11');
+  const found = indexOf(long).query({ fromDay, toDay: fromDay + 1, zone: 'Europe/London' }, null);
+  expect(found.occurrences.map(({ dateKey }) => dateKey)).toEqual(['2026-06-05T09:00:00']);
+});
+
+test('dates too many to be kept are worked out for the window alone', () => {
+  const dates = new SeriesDates(compileSeries(series({ rule: 'FREQ=MINUTELY' }))!);
+  const from = START + 400 * DAY;
+  const seen: number[] = [];
+  const cut = dates.visitAround(from, from + HOUR, ({ from: at }) => seen.push(at));
+  expect(cut).toBe(false);
+  expect(Math.min(...seen)).toBeLessThanOrEqual(from);
+  expect(Math.max(...seen)).toBeGreaterThanOrEqual(from + 59 * MINUTE);
+});
+
+test('a series that begins later gives nothing', () => {
+  const dates = new SeriesDates(compileSeries(series({ rule: 'FREQ=DAILY' }))!);
+  const seen: number[] = [];
+  dates.visitAround(START - 90 * DAY, START - 80 * DAY, ({ from }) => seen.push(from));
+  expect(seen).toEqual([]);
+});
+
+test('extra dates bring their own length, and skipped ones stay out', () => {
+  const event = series({
+    rule: 'FREQ=WEEKLY;COUNT=3',
+    skippedDates: [formatLocal(START + 7 * DAY)],
+    extraDates: [
+      {
+        start: { kind: 'zoned', local: formatLocal(START + DAY), zone: 'Europe/London' },
+        end: { kind: 'zoned', local: formatLocal(START + DAY + 3 * HOUR), zone: 'Europe/London' },
+      },
+    ],
+  });
+  const fromDay = parseDate('2026-01-05');
+  const { occurrences } = indexOf(event).query(
+    { fromDay, toDay: fromDay + 30, zone: 'Europe/London' },
+    null,
+  );
+  expect(
+    occurrences.map((o) => [formatLocal(o.start).slice(0, 10), (o.end - o.start) / HOUR]),
+  ).toEqual([
+    ['2026-01-05', 1],
+    ['2026-01-06', 3],
+    ['2026-01-19', 1],
+  ]);
+});
