@@ -306,3 +306,76 @@ test('the demo holds what it promises, and all of it is sound', async () => {
   );
   expect(weeks.size).toBeGreaterThanOrEqual(34);
 });
+
+test('a window that can’t read what another wrote says so and goes on', async () => {
+  const windows = new Windows();
+  const one = await windows.open();
+  const two = await windows.open();
+  windows.store.failReading = new Error('the disk is gone');
+  await two.hear(['event/call']);
+  expect(two.status().unsaved?.reason).toBe('The browser’s storage failed: the disk is gone');
+  windows.store.failReading = null;
+  await commit(one, 'Added', add(call()));
+  await two.retry();
+  expect(two.status().unsaved).toBeNull();
+  expect(titles(two)).toEqual(['Call']);
+});
+
+test('an event of a followed calendar is not what a file updates', async () => {
+  const engine = await new Windows().open();
+  const closures = newCalendar({
+    id: 'closures',
+    name: 'Closures',
+    ink: INKS.Pewter,
+    mark: 'cross',
+    order: 1,
+    kind: 'followed',
+  });
+  await commit(
+    engine,
+    'Followed',
+    { type: 'calendar', before: null, after: closures },
+    add(call({ calendarId: 'closures', uid: 'a@ferry.example' })),
+  );
+  const text =
+    'BEGIN:VCALENDAR\nBEGIN:VEVENT\nUID:a@ferry.example\nDTSTART:20261124T090000Z\nEND:VEVENT\nEND:VCALENDAR\n';
+  expect((await engine.previewImport(icsFile(text), 1, () => undefined)).fates).toMatchObject({
+    new: 1,
+    updated: 0,
+  });
+});
+
+test('tasks and the file’s own properties come in with the calendar and go out again', async () => {
+  const engine = await new Windows().open();
+  const text = [
+    'BEGIN:VCALENDAR',
+    'X-QUAY:7',
+    'BEGIN:VTODO',
+    'UID:t',
+    'SUMMARY:Renew permit',
+    'DUE;VALUE=DATE:20261130',
+    'X-LAMP:port',
+    'END:VTODO',
+    'END:VCALENDAR',
+    '',
+  ].join('\r\n');
+  const preview = await engine.previewImport(icsFile(text), 1, () => undefined);
+  expect(preview.counts.tasks).toBe(1);
+  await engine.applyImport({ calendarId: 'first' }, 1);
+  const out = engine.exportCalendars('first').text;
+  for (const line of ['X-QUAY:7', 'BEGIN:VTODO', 'SUMMARY:Renew permit', 'X-LAMP:port'])
+    expect(out).toContain(`${line}\r\n`);
+});
+
+test('an import into a calendar that is gone changes nothing', async () => {
+  const engine = await new Windows().open();
+  await engine.previewImport(
+    icsFile('BEGIN:VEVENT\nUID:a\nDTSTART:20261124T090000Z\nEND:VEVENT\n'),
+    1,
+    () => undefined,
+  );
+  await expect(engine.applyImport({ calendarId: 'gone' }, 1)).rejects.toThrow(
+    'The chosen calendar is gone',
+  );
+  expect(engine.status().undo).toBeNull();
+});

@@ -117,7 +117,7 @@ export class Engine {
 
   /** Takes in what another window wrote. */
   async hear(keys: readonly string[]): Promise<void> {
-    await this.repository.refresh(keys);
+    await this.repository.refreshQuietly(keys);
     this.tell(true);
   }
 

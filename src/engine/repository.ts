@@ -166,8 +166,8 @@ export class Repository {
     });
   }
 
-  /** A store that can't be read is told of when it can't be written. */
-  private async refreshQuietly(keys: readonly string[]): Promise<void> {
+  /** Reads some keys again; a store that can't be read is told of by `unsaved`. */
+  async refreshQuietly(keys: readonly string[]): Promise<void> {
     try {
       await this.refresh(keys);
     } catch (error) {

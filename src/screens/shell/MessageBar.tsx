@@ -29,5 +29,5 @@ export function MessageBar() {
   );
 }
 
-// Clear of the ruler, and no wider than is read in a glance.
-const styles = StyleSheet.create({ place: { bottom: 48, maxWidth: 560, zIndex: 20 } });
+// Clear of the ruler and of a panel's buttons, and no wider than is read in a glance.
+const styles = StyleSheet.create({ place: { bottom: 62, maxWidth: 560, zIndex: 20 } });

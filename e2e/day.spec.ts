@@ -1,0 +1,136 @@
+import { bar, boxOf, expect, openDemo, openOwn, panel, sheet, test } from './fixtures';
+
+test('the clock goes on: the next event changes, and at midnight today does', async ({
+  page,
+  isPhone,
+}) => {
+  await openDemo(page);
+  await page.clock.fastForward('02:10:00');
+  if (!isPhone) {
+    const margin = page.getByRole('complementary', { name: 'Today and clashes' });
+    await expect(
+      margin.getByRole('button', { name: /Apprentice hour.*13:00 · in 25 min/ }),
+    ).toBeVisible();
+  }
+  await page.clock.fastForward('12:00:00');
+  await expect(
+    sheet(page).getByRole('button', { name: /^Wednesday,? 25 November 2026, today/ }),
+  ).toBeVisible();
+  await expect(
+    sheet(page).getByRole('button', { name: /^Tuesday,? 24 November 2026, today/ }),
+  ).toHaveCount(0);
+});
+
+test('several whole days are set by their last day', async ({ page }) => {
+  await openDemo(page);
+  await bar(page, 'Tomas away').first().click();
+  await page.getByRole('button', { name: 'Edit' }).click();
+  const editor = panel(page, /^Edit/);
+  await editor.getByRole('button', { name: /^Last day: Fri,? 27 Nov 2026$/ }).click();
+  await page.getByRole('button', { name: '28', exact: true }).first().click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(editor.getByRole('button', { name: /^Last day: Sat,? 28 Nov 2026$/ })).toBeVisible();
+  await editor.getByRole('button', { name: 'Keep' }).click();
+  await expect(bar(page, 'Tomas away')).toHaveCount(3);
+  await expect(bar(page, 'Tomas away').nth(2)).toHaveAccessibleName(/day 3 of 3/);
+});
+
+test('a last day before the first is told and not kept', async ({ page }) => {
+  await openDemo(page);
+  await bar(page, 'Tomas away').first().click();
+  await page.getByRole('button', { name: 'Edit' }).click();
+  const editor = panel(page, /^Edit/);
+  await editor.getByRole('button', { name: /^Last day/ }).click();
+  await page.getByRole('button', { name: '20', exact: true }).first().click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(editor.getByRole('alert')).toHaveText('The last day is before the first.');
+  await expect(editor.getByRole('button', { name: 'Keep' })).toBeDisabled();
+});
+
+test('a very long title stays in its place on the sheet and is whole in its details', async ({
+  page,
+}) => {
+  const title = `Survey of the ${'north and south '.repeat(12)}lamps`;
+  await openOwn(page);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('textbox', { name: 'What, when, where' }).fill(`${title} Wednesday 17:00`);
+  await page.keyboard.press('Enter');
+  const long = bar(page, title);
+  await expect(long).toBeVisible();
+  const overflow = await page.evaluate(
+    () => document.documentElement.scrollWidth - window.innerWidth,
+  );
+  expect(overflow).toBeLessThanOrEqual(0);
+  await long.click();
+  await expect(panel(page, title).getByRole('heading', { name: title })).toBeVisible();
+});
+
+test('the hours of the sheet follow the settings', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Settings' }).click();
+  const from = page.getByRole('textbox', { name: 'Show from' });
+  await from.fill('9');
+  await from.blur();
+  await expect(from).toHaveValue('09:00');
+  await page.getByRole('link', { name: 'Plan' }).click();
+  const quotes = await boxOf(bar(page, 'Freight quotes'));
+  const head = await boxOf(sheet(page).getByRole('button', { name: /^Wednesday,? 25/ }));
+  expect(Math.abs(quotes.x - (head.x + head.width))).toBeLessThan(2);
+  await expect(sheet(page).getByRole('button', { name: /^1 earlier event on Tue/ })).toBeVisible();
+});
+
+test('hours that end before they begin are not taken', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Settings' }).click();
+  const from = page.getByRole('textbox', { name: 'Show from' });
+  await from.fill('20:00');
+  await from.blur();
+  await expect(from).toHaveValue('07:00');
+});
+
+test('a press on the ruler goes to that week', async ({ page }) => {
+  await openDemo(page);
+  const ruler = page.getByRole('slider', { name: 'Weeks' });
+  const box = await boxOf(ruler);
+  await ruler.click({ position: { x: box.width - 20, y: 30 } });
+  await expect(page.getByRole('heading', { name: '23 – 29 November' })).toHaveCount(0);
+  await expect(ruler).not.toHaveAttribute('aria-valuetext', /^Week 48/);
+  await page.getByRole('button', { name: 'Today' }).click();
+  await expect(page.getByRole('heading', { name: '23 – 29 November' })).toBeVisible();
+});
+
+test('copies go to days of a picked month', async ({ page }) => {
+  await openDemo(page);
+  await bar(page, 'Crate inspection').click();
+  await page.getByRole('button', { name: 'Copy to…' }).click();
+  await page.getByRole('button', { name: 'Other days' }).click();
+  await page.getByRole('button', { name: '24', exact: true }).first().click();
+  await page.getByRole('button', { name: '25', exact: true }).first().click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Copy to 2 days' }).click();
+  await expect(bar(page, 'Crate inspection')).toHaveCount(3);
+});
+
+test('Escape closes the card, and nothing was added', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.keyboard.type('Never mind Saturday 9:00');
+  await page.keyboard.press('Escape');
+  await expect(panel(page, 'Add an event')).toBeHidden();
+  await expect(bar(page, 'Never mind')).toHaveCount(0);
+});
+
+test('a new calendar is made, and events can go to it', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Calendars' }).click();
+  await page.getByRole('textbox', { name: 'New calendar' }).fill('workshop');
+  await expect(page.getByRole('button', { name: 'Make' })).toBeDisabled();
+  await page.getByRole('textbox', { name: 'New calendar' }).fill('Harbour talks');
+  await page.getByRole('button', { name: 'Make' }).click();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.keyboard.type('Opening talk Saturday 11:00 in Harbour talks');
+  await page.keyboard.press('Enter');
+  await expect(bar(page, 'Opening talk')).toHaveAccessibleName(
+    /11:00 – 11:30, Harbour talks, busy/,
+  );
+});
