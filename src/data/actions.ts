@@ -11,6 +11,7 @@ import type { Edit } from '@/engine/change';
 import { useEngine } from './engineContext';
 import { useMessages } from './messages';
 import { OCCURRENCES } from './queries';
+import { inTurn } from './turns';
 
 type Found = { occurrences: Occurrence[]; cut: string[] };
 
@@ -23,7 +24,7 @@ export function useActions() {
   const { say, complain } = useMessages();
   const client = useQueryClient();
   return useMemo(() => {
-    async function change(label: string, edits: Edit[]): Promise<boolean> {
+    async function commit(label: string, edits: Edit[]): Promise<boolean> {
       if (!engine) {
         complain('Your calendars are still being opened. Try again in a moment.');
         return false;
@@ -38,7 +39,20 @@ export function useActions() {
       }
     }
 
-    async function step(direction: 'undo' | 'redo'): Promise<void> {
+    const change = (label: string, edits: Edit[]) => inTurn(() => commit(label, edits));
+
+    /** Edits an event as it is by then; `edit` gives what it becomes. */
+    const editById = (id: string, verb: string, edit: (event: CalendarEvent) => CalendarEvent) =>
+      inTurn(async () => {
+        const before = await engine?.event(id);
+        if (!before) return false;
+        const after = revised(edit(before), {}, Date.now());
+        return commit(`${verb} ${quoted(after)}`, [{ type: 'event', before, after }]);
+      });
+
+    const step = (direction: 'undo' | 'redo') => inTurn(() => stepNow(direction));
+
+    async function stepNow(direction: 'undo' | 'redo'): Promise<void> {
       if (!engine) return;
       try {
         const label = await engine.step(direction);
@@ -71,6 +85,7 @@ export function useActions() {
       change,
       step,
       showAt,
+      editById,
       add: (event: CalendarEvent) =>
         change(`Added ${quoted(event)}`, [{ type: 'event', before: null, after: event }]),
       edit: (before: CalendarEvent, after: CalendarEvent, verb = 'Changed') =>

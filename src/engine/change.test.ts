@@ -144,3 +144,15 @@ test('a new change forgets those that could be done again', () => {
   expect(history.undone).toEqual([]);
   expect(history.done.map(({ label }) => label)).toEqual(['Change 1', 'Change 2', 'Another']);
 });
+
+test('start and end go together: no edit of one is mixed with another of both', () => {
+  const before = { start: 9, end: 10 };
+  const stretched = { start: 9, end: 11 };
+  const moved = { start: 14, end: 15 };
+  expect(mergeFields(before, stretched, moved)).toEqual(stretched);
+  expect(mergeFields(before, moved, stretched)).toEqual(moved);
+  expect(mergeFields(before, { ...before, place: 'Quay 3' }, moved)).toEqual({
+    ...moved,
+    place: 'Quay 3',
+  });
+});

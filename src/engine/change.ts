@@ -54,6 +54,9 @@ function isSame(a: unknown, b: unknown): boolean {
   );
 }
 
+/** Fields that say one thing together: an edit of one stands for both. */
+const TOGETHER = ['start', 'end'] as const;
+
 /**
  * `latest` with what changed between `before` and `after`, field by field: so that edits of
  * different fields, made in two windows, both hold.
@@ -67,6 +70,9 @@ export function mergeFields(before: Fields, after: Fields, latest: Fields): Fiel
     else if (FIELDS_OF_PARTS.has(key) && isObject(was) && isObject(is) && isObject(now))
       merged[key] = mergeFields(was, is, now);
     else merged[key] = is;
+  }
+  if (TOGETHER.some((key) => !isSame(before[key], after[key]))) {
+    for (const key of TOGETHER) if (after[key] !== undefined) merged[key] = after[key];
   }
   return merged;
 }

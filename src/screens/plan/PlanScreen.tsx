@@ -48,7 +48,7 @@ function hoursAround(occurrences: readonly Occurrence[], usual: { from: number; 
 export function PlanScreen() {
   const preferences = usePreferences();
   const { zone, firstWeekday, wording, settings } = preferences;
-  const { store, engine } = useEngine();
+  const { store } = useEngine();
   const { add } = useLocalSearchParams<{ add?: string }>();
   const router = useRouter();
   const isWide = useIsWide();
@@ -116,14 +116,14 @@ export function PlanScreen() {
       startMs: instantFromWall(span.start, zone),
       endMs: instantFromWall(span.end, zone),
     });
-    const event = await engine?.event(o.eventId);
-    if (!event) return;
     const isMove = span.start !== o.start && span.end - span.start === o.end - o.start;
     const edge = span.start !== o.start ? 'start' : 'end';
-    const times = isMove
-      ? movedTimes(event, span.start, zone)
-      : stretchedTimes(event, edge, span[edge], zone);
-    const done = await actions.edit(event, { ...event, ...times }, isMove ? 'Moved' : 'Stretched');
+    const done = await actions.editById(o.eventId, isMove ? 'Moved' : 'Stretched', (event) => ({
+      ...event,
+      ...(isMove
+        ? movedTimes(event, span.start, zone)
+        : stretchedTimes(event, edge, span[edge], zone)),
+    }));
     if (!done) actions.showAt(o.id, o);
   }
 

@@ -35,15 +35,22 @@ export function PanelFrame({ title, onClose, children, footer }: Props) {
     };
   }, []);
 
-  function onKeyDown(event: { key: string; stopPropagation(): void }) {
-    if (event.key !== 'Escape') return;
-    event.stopPropagation();
-    onClose();
-  }
+  const close = useRef(onClose);
+  useEffect(() => {
+    close.current = onClose;
+  });
+  // Text fields keep their keys from React's handlers around them, not from those of the page.
+  useEffect(() => {
+    const element = frame.current as unknown as HTMLElement;
+    function onKeyDown(event: KeyboardEvent) {
+      if (event.key === 'Escape') close.current();
+    }
+    element.addEventListener('keydown', onKeyDown);
+    return () => element.removeEventListener('keydown', onKeyDown);
+  }, []);
 
   return (
     <View
-      {...{ onKeyDown }}
       ref={frame}
       role="dialog"
       aria-label={title}
