@@ -16,7 +16,7 @@ function bundleSizes(): void {
     kilobytes: gzipSync(readFileSync(path.join(folder, name))).length / 1000,
   }));
   const sum = (part: typeof sizes) => part.reduce((total, { kilobytes }) => total + kilobytes, 0);
-  const worker = sizes.filter(({ name }) => name.includes('worker'));
+  const worker = sizes.filter(({ name }) => name.startsWith('engine-'));
   const first = sizes.filter(({ name }) => /^(entry|__common|__expo-metro-runtime)/.test(name));
   report('bundle, gzip: what every page loads', sum(first), 'KB');
   report('bundle, gzip: the worker', sum(worker), 'KB');
