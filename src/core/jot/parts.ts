@@ -89,20 +89,16 @@ export function readLength(line: string): Read<{ minutes: number; wholeDays: boo
   return null;
 }
 
+const AT = new RegExp(`(?<=^|\\s|${TAKEN})(?:at\\s+|@\\s*)(?=[^\\s${TAKEN},.;])`, 'giu');
+
 /** "at Quay 3": from the last "at" (or "@") to the end of its stretch of untaken words. */
 export function readPlace(line: string): Read<string> {
-  const pattern = new RegExp(
-    `(?<=^|\\s|${TAKEN})(?:at\\s+|@\\s*)([^${TAKEN}]*[^${TAKEN}\\s,.;])`,
-    'giu',
-  );
-  const match = [...line.matchAll(pattern)].at(-1);
+  const match = [...line.matchAll(AT)].at(-1);
   if (!match) return null;
-  return {
-    kind: 'place',
-    from: match.index,
-    to: match.index + match[0].length,
-    value: match[1]!.trim(),
-  };
+  const start = match.index + match[0].length;
+  const [stretch = ''] = line.slice(start).split(TAKEN);
+  const value = stretch.replace(/[\s,.;]+$/, '');
+  return { kind: 'place', from: match.index, to: start + value.length, value };
 }
 
 /** What is left when everything else is taken, without words that led to a taken part. */
@@ -113,7 +109,7 @@ export function titleOf(line: string): string {
   );
   return line
     .replaceAll(dangling, ' ')
-    .replaceAll(new RegExp(`${TAKEN}+`, 'g'), ' ')
+    .replaceAll(new RegExp(`(?:\\s+[,;–-]+)?\\s*${TAKEN}+(?:\\s*[,;–-]+(?=\\s))?`, 'g'), ' ')
     .replaceAll(/\s+/g, ' ')
     .replaceAll(/^[\s,;:–-]+|[\s,;:–-]+$/g, '');
 }
