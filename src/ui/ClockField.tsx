@@ -36,7 +36,7 @@ export function ClockField({ label, minute, hourCycle, onChange, error = false }
         onChangeText={setTyped}
         onBlur={take}
         onSubmitEditing={take}
-        style={{ flex: 1, minWidth: 118 }}
+        style={{ flex: 1, minWidth: 108 }}
         right={
           <TextInput.Icon
             icon="clock-outline"

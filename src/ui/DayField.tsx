@@ -42,7 +42,7 @@ export function DayField({ label, day, wording, firstWeekday, onChange, error = 
           </Text>
           <Text numberOfLines={1}>{said}</Text>
         </View>
-        <Icon name="calendar" size={20} color={palette.dim} />
+        <Icon name="calendar" size={18} color={palette.dim} />
       </Pressable>
       <DatePickerModal
         locale="en-GB"
@@ -63,15 +63,16 @@ export function DayField({ label, day, wording, firstWeekday, onChange, error = 
 
 const styles = StyleSheet.create({
   field: {
-    flex: 1,
+    // A date with its year takes more than a time beside it.
+    flex: 1.4,
     minWidth: 150,
     minHeight: 46,
     borderWidth: 1,
     borderRadius: 7,
-    paddingHorizontal: 10,
+    paddingHorizontal: 8,
     flexDirection: 'row',
     alignItems: 'center',
-    gap: 6,
+    gap: 4,
   },
   texts: { flex: 1, minWidth: 0 },
 });
