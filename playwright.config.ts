@@ -21,8 +21,8 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   forbidOnly: true,
-  timeout: 45_000,
-  expect: { timeout: 10_000 },
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
   outputDir: 'test-results/browser',
   reporter: [['list'], ['json', { outputFile: 'playwright-report/results.json' }]],
   use: {
