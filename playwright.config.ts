@@ -22,7 +22,7 @@ export default defineConfig({
   workers: 2,
   forbidOnly: true,
   timeout: 90_000,
-  expect: { timeout: 15_000 },
+  expect: { timeout: 10_000 },
   outputDir: 'test-results/browser',
   reporter: [['list'], ['json', { outputFile: 'playwright-report/results.json' }]],
   use: {

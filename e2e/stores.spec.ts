@@ -22,7 +22,7 @@ test('two windows show each other’s changes, and edits of different fields bot
   const other = await context.newPage();
   await openDemo(other);
   await jot(page, 'Crane permit Saturday 9:00');
-  await expect(bar(other, 'Crane permit')).toBeVisible({ timeout: 2500 });
+  await expect(bar(other, 'Crane permit')).toBeVisible({ timeout: 1000 });
 
   // The second window opens the editor before the first one keeps: what it shows is old by then.
   await bar(other, 'Supplier terms').click();
