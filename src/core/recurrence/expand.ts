@@ -20,13 +20,15 @@ export interface Series {
   skipped: ReadonlySet<number>;
 }
 
+const always = () => true;
+
 /**
  * Whether UNTIL lets a start (wall ms) stand. A date includes its whole day; an instant is compared
  * with the start's own instant (RFC 5545 §3.3.10).
  */
 function untilTest(rule: Rule, zone: string | null): (wall: number) => boolean {
   const { until } = rule;
-  if (!until) return () => true;
+  if (!until) return always;
   if (until.kind === 'date') return (wall) => wall < (until.day + 1) * DAY;
   if (until.kind === 'wall') return (wall) => wall <= until.wall;
   if (zone === null) return (wall) => wall <= until.epochMs;
@@ -34,6 +36,21 @@ function untilTest(rule: Rule, zone: string | null): (wall: number) => boolean {
   // Away from a clock change wall times order like instants; only near it the instant is asked.
   return (wall) =>
     Math.abs(wall - limit) > 4 * HOUR ? wall < limit : instantFromWall(wall, zone) <= until.epochMs;
+}
+
+/**
+ * The starts (wall ms, ascending) that the rule alone gives in [from, to), up to `limit`: extra
+ * dates don't count, and skipped ones do, as COUNT counts them. Without a rule it is the first date.
+ */
+export function ruleStarts(
+  series: Pick<Series, 'start' | 'zone' | 'rule'>,
+  from: number,
+  to: number,
+  limit = MAX_DATES,
+): { starts: number[]; cut: boolean } {
+  const { start, zone, rule } = series;
+  if (!rule) return { starts: start >= from && start < to ? [start] : [], cut: false };
+  return expandRule(rule, start, { from, to, limit }, untilTest(rule, zone));
 }
 
 /**
@@ -45,21 +62,12 @@ export function expandSeries(
   from: number,
   to: number,
 ): { starts: number[]; cut: boolean } {
-  let starts: number[];
-  let cut = false;
-  if (series.rule) {
-    const window = { from, to, limit: MAX_DATES };
-    const result = expandRule(
-      series.rule,
-      series.start,
-      window,
-      untilTest(series.rule, series.zone),
-    );
-    ({ starts, cut } = result);
-  } else {
-    starts = series.start >= from && series.start < to ? [series.start] : [];
-  }
-  const extra = series.extra.filter((wall) => wall >= from && wall < to);
+  const ruled = ruleStarts(series, from, to);
+  const { cut } = ruled;
+  let { starts } = ruled;
+  const extra = series.extra.length
+    ? series.extra.filter((wall) => wall >= from && wall < to)
+    : series.extra;
   if (extra.length) starts = [...new Set([...starts, ...extra])].sort((a, b) => a - b);
   if (series.skipped.size) starts = starts.filter((wall) => !isSkipped(series, wall));
   return { starts, cut };

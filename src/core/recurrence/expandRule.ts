@@ -1,9 +1,11 @@
 import { DAY, dayNumber, dayOfWall, HOUR, MINUTE } from '../time/civil';
+import type { CommonRule } from './commonRules';
+import { commonRule } from './commonRules';
 import { passesDayLimits, periodsOf } from './periods';
 import type { Rule } from './rule';
 
-/** No series is followed beyond the years that four digits can write. */
-const END_OF_TIME = dayNumber(9999, 12, 31) * DAY + DAY;
+/** Wall ms: no series is followed beyond the years that four digits can write. */
+export const END_OF_TIME = dayNumber(9999, 12, 31) * DAY + DAY;
 
 /**
  * Periods in a row without a date after which a rule never gives one, so that it ends instead of
@@ -145,6 +147,39 @@ function generate(rule: Rule, start: number, from: number, to: number, sink: Sin
 const lastByCount = new WeakMap<Rule, Map<number, number>>();
 
 /**
+ * Dates that are counted one by one, at most. What a person's rule counts stays far below; a rule
+ * that counts on, second by second, is taken to go on instead of hanging.
+ */
+const COUNTED = 2_000_000;
+
+/** Ms from one date to the next where a rule has no parts that choose among them; null otherwise. */
+function evenStep(rule: Rule): number | null {
+  const chooses =
+    rule.byDay.length +
+    rule.byMonthDay.length +
+    rule.byYearDay.length +
+    rule.byWeekNo.length +
+    rule.byMonth.length +
+    rule.byHour.length +
+    rule.byMinute.length +
+    rule.bySecond.length +
+    rule.bySetPos.length;
+  const units = { ...UNITS, DAILY: DAY, WEEKLY: 7 * DAY };
+  const unit = units[rule.frequency as keyof typeof units];
+  return unit === undefined || chooses > 0 ? null : unit * rule.interval;
+}
+
+function countUp(rule: Rule, start: number, count: number): number {
+  let counted = 0;
+  let latest = -Infinity;
+  generate(rule, start, start, END_OF_TIME, (wall) => {
+    latest = wall;
+    return ++counted < Math.min(count, COUNTED);
+  });
+  return counted === COUNTED && counted < count ? Infinity : latest;
+}
+
+/**
  * The last start of a rule that ends after COUNT dates (wall ms), or -Infinity when it never
  * matches. Counted once from DTSTART and kept, so that windows far from it stay cheap.
  */
@@ -153,13 +188,9 @@ function lastCounted(rule: Rule, start: number, count: number): number {
   if (!byStart) lastByCount.set(rule, (byStart = new Map()));
   let last = byStart.get(start);
   if (last === undefined) {
-    let left = count;
-    let latest = -Infinity;
-    generate(rule, start, start, END_OF_TIME, (wall) => {
-      latest = wall;
-      return --left > 0;
-    });
-    byStart.set(start, (last = latest));
+    const step = evenStep(rule);
+    last = step === null ? countUp(rule, start, count) : start + (count - 1) * step;
+    byStart.set(start, last);
   }
   return last;
 }
@@ -185,9 +216,52 @@ export function expandRule(
   untilAllows: (wall: number) => boolean,
 ): { starts: number[]; cut: boolean } {
   const last = rule.count === undefined ? Infinity : lastCounted(rule, start, rule.count);
+  if (last < window.from) return { starts: [], cut: false };
+  const common = commonRule(rule, start);
+  return common
+    ? fromCommon(common, window, Math.min(window.to, last + 1, END_OF_TIME), rule, untilAllows)
+    : fromPeriods(rule, start, window, last, untilAllows);
+}
+
+/** Walls this far before UNTIL stand without asking: no clock change moves them past it. */
+const NEAR_UNTIL = DAY + 4 * HOUR;
+
+/** The wall time from which on UNTIL has to be asked. */
+function askUntilFrom({ until }: Rule): number {
+  if (!until) return Infinity;
+  if (until.kind === 'date') return until.day * DAY;
+  return (until.kind === 'wall' ? until.wall : until.epochMs) - NEAR_UNTIL;
+}
+
+function fromCommon(
+  common: CommonRule,
+  { from, limit }: RuleWindow,
+  to: number,
+  rule: Rule,
+  untilAllows: (wall: number) => boolean,
+): { starts: number[]; cut: boolean } {
+  const starts: number[] = [];
+  const asked = askUntilFrom(rule);
+  // What lies well beyond UNTIL needs not be made only to be taken away.
+  common(from, Math.min(to, asked + 3 * NEAR_UNTIL), limit + 1, starts);
+  while (starts.length && starts[starts.length - 1]! >= asked) {
+    if (untilAllows(starts[starts.length - 1]!)) break;
+    starts.pop();
+  }
+  const cut = starts.length > limit;
+  if (cut) starts.pop();
+  return { starts, cut };
+}
+
+function fromPeriods(
+  rule: Rule,
+  start: number,
+  window: RuleWindow,
+  last: number,
+  untilAllows: (wall: number) => boolean,
+): { starts: number[]; cut: boolean } {
   const starts: number[] = [];
   let cut = false;
-  if (last < window.from) return { starts, cut };
   generate(rule, start, window.from, window.to, (wall) => {
     if (wall > last || !untilAllows(wall)) return false;
     if (starts.length >= window.limit) {

@@ -127,6 +127,25 @@ const READERS: Record<string, (rule: Rule, value: string) => void> = {
   },
 };
 
+/** A rule of a frequency with nothing else said. */
+export function plainRule(frequency: Frequency): Rule {
+  return {
+    frequency,
+    interval: 1,
+    weekStart: 0,
+    bySecond: [],
+    byMinute: [],
+    byHour: [],
+    byDay: [],
+    byMonthDay: [],
+    byYearDay: [],
+    byWeekNo: [],
+    byMonth: [],
+    bySetPos: [],
+    skip: 'OMIT',
+  };
+}
+
 const read = new Map<string, Rule>();
 
 /**
@@ -152,21 +171,7 @@ export function parseRule(text: string): Rule {
   if (!frequency || !FREQUENCIES.includes(frequency)) {
     throw new RuleError(frequency ? `FREQ can't be ${frequency}` : 'The repeat has no FREQ');
   }
-  const rule: Rule = {
-    frequency: frequency as Frequency,
-    interval: 1,
-    weekStart: 0,
-    bySecond: [],
-    byMinute: [],
-    byHour: [],
-    byDay: [],
-    byMonthDay: [],
-    byYearDay: [],
-    byWeekNo: [],
-    byMonth: [],
-    bySetPos: [],
-    skip: 'OMIT',
-  };
+  const rule = plainRule(frequency as Frequency);
   for (const [name, value] of parts) {
     if (name === 'FREQ') continue;
     const reader = READERS[name];

@@ -122,11 +122,46 @@ function checkedDay(year: number, month: number, day: number, text: string): num
   return dayNumber(year, month, day);
 }
 
+/** The digits of a text from one place to before another as a number; -1 when one of them is none. */
+function digitsAt(text: string, from: number, to: number): number {
+  let value = 0;
+  for (let i = from; i < to; i++) {
+    const digit = text.charCodeAt(i) - 48;
+    if (digit < 0 || digit > 9) return -1;
+    value = value * 10 + digit;
+  }
+  return value;
+}
+
+/** `YYYY-MM-DDTHH:mm:ss` in full, by which stores and files are full: read many times as fast as by pattern. Null for other forms. */
+function plainLocal(text: string): number | null {
+  const isPlain =
+    text.length === 19 &&
+    text[4] === '-' &&
+    text[7] === '-' &&
+    text[10] === 'T' &&
+    text[13] === ':' &&
+    text[16] === ':';
+  if (!isPlain) return null;
+  const year = digitsAt(text, 0, 4);
+  const month = digitsAt(text, 5, 7);
+  const day = digitsAt(text, 8, 10);
+  const hour = digitsAt(text, 11, 13);
+  const minute = digitsAt(text, 14, 16);
+  const second = digitsAt(text, 17, 19);
+  if (Math.min(year, month, day, hour, minute, second) < 0) return null;
+  // What is out of bounds goes the long way, which says so.
+  if (hour > 23 || minute > 59 || second > 59) return null;
+  return checkedDay(year, month, day, text) * DAY + hour * HOUR + minute * MINUTE + second * 1000;
+}
+
 /**
  * Wall ms of `YYYY-MM-DDTHH:mm[:ss]`; a date alone gives its midnight.
  * @throws RangeError when the text is not a date and time that exist. A 60th second counts as the 59th (RFC 5545 §3.3.12).
  */
 export function parseLocal(text: string): number {
+  const plain = plainLocal(text);
+  if (plain !== null) return plain;
   const m = LOCAL_PATTERN.exec(text);
   if (!m) return parseDate(text) * DAY;
   const hour = Number(m[4]);

@@ -38,19 +38,21 @@ export const LONG_DAY = {
 } as const;
 export const SHORT_DAY = { weekday: 'short', day: 'numeric', month: 'short' } as const;
 
-/** The days from `from` to before `to`: "23 – 29 November", with the year when it isn't `thisYear`. */
+/** The days from `from` to before `to`: "23 – 29 November", or "… Nov" when it is to be short, with the year when it isn't `thisYear`. */
 export function sayDays(
   from: number,
   to: number,
   wording: Pick<Wording, 'locale'>,
   thisYear: number,
+  isShort = false,
 ): string {
   const years = [civilDate(from).year, civilDate(to - 1).year];
   const withYear = years.some((year) => year !== thisYear);
   const options: Intl.DateTimeFormatOptions = { day: 'numeric', month: 'long' };
   if (withYear) options.year = 'numeric';
   const short: Intl.DateTimeFormatOptions = { ...options, month: 'short' };
-  const sameMonth = civilDate(from).month === civilDate(to - 1).month && years[0] === years[1];
+  const sameMonth =
+    !isShort && civilDate(from).month === civilDate(to - 1).month && years[0] === years[1];
   return format(wording.locale, sameMonth ? options : short)
     .formatRange(from * DAY, (to - 1) * DAY)
     .replaceAll(/\s*–\s*/g, ' – ');
@@ -100,14 +102,30 @@ export function sayHours(minutes: number): string {
   return `${Math.round(minutes / 6) / 10} h`;
 }
 
-/** Short name of a weekday, in English as all of the app's words are. */
-function sayWeekday(weekday: Weekday): string {
-  return ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'][weekday]!;
-}
+/** Names of the weekdays from Monday on, in English as all of the app's words are. */
+export const WEEKDAYS = [
+  'Monday',
+  'Tuesday',
+  'Wednesday',
+  'Thursday',
+  'Friday',
+  'Saturday',
+  'Sunday',
+] as const;
 
-export const weekdayName = (day: number) => sayWeekday(weekdayOf(day));
+/** "Mon" */
+export const shortWeekday = (weekday: Weekday) => WEEKDAYS[weekday].slice(0, 3);
+
+export const weekdayName = (day: number) => shortWeekday(weekdayOf(day));
 
 /** A number with its noun: "1 event", "3 events". */
 export function count(n: number, one: string, many = `${one}s`): string {
   return `${n.toLocaleString('en')} ${n === 1 ? one : many}`;
+}
+
+/** Words in a row: "a", "a and b", "a, b and c". */
+export function joinWords(words: readonly string[]): string {
+  return words.length < 2
+    ? (words[0] ?? '')
+    : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 }
