@@ -1,6 +1,7 @@
 /** Colours are six-digit hex texts, `#RRGGBB`. */
 
-function channels(hex: string): [number, number, number] {
+/** Red, green and blue, 0 to 255 each. */
+export function channels(hex: string): [number, number, number] {
   const value = parseInt(hex.slice(1), 16);
   return [value >> 16, (value >> 8) & 255, value & 255];
 }
@@ -13,12 +14,15 @@ export function mix(from: string, to: string, share: number): string {
   return `#${mixed.map((value) => value.toString(16).padStart(2, '0')).join('')}`;
 }
 
+/** sRGB channel (0 to 255) to linear light (0 to 1), IEC 61966-2-1. */
+export function linear(value: number): number {
+  const s = value / 255;
+  return s <= 0.04045 ? s / 12.92 : ((s + 0.055) / 1.055) ** 2.4;
+}
+
 /** Relative luminance (WCAG 2.2). */
 function luminance(hex: string): number {
-  const [r, g, b] = channels(hex).map((value) => {
-    const s = value / 255;
-    return s <= 0.04045 ? s / 12.92 : ((s + 0.055) / 1.055) ** 2.4;
-  }) as [number, number, number];
+  const [r, g, b] = channels(hex).map(linear) as [number, number, number];
   return 0.2126 * r + 0.7152 * g + 0.0722 * b;
 }
 

@@ -1,0 +1,98 @@
+import { newCalendar } from '../model/calendar';
+import type { CalendarEvent } from '../model/event';
+import { newEvent } from '../model/event';
+import { INKS } from '../model/inks';
+import { DEFAULT_SETTINGS } from '../model/others';
+import { nextWorkday } from '../model/workweek';
+import { inkOf, NO_CATEGORY } from '../colour/inkOf';
+import { parseDate } from '../time/civil';
+import { findEvents } from './find';
+import { calendarDefaults, inCalendarZone } from './newEvents';
+import { minutesOf, withMinutes } from './reminders';
+
+const timed = (from: string, to: string, fields: Partial<CalendarEvent> = {}) =>
+  newEvent(
+    {
+      id: 'a',
+      calendarId: 'c',
+      start: { kind: 'zoned', local: from, zone: 'Europe/London' },
+      end: { kind: 'zoned', local: to, zone: 'Europe/London' },
+      ...fields,
+    },
+    0,
+  );
+
+test('a new event begins with what its calendar says for hours and for whole days', () => {
+  const calendar = newCalendar({
+    id: 'c',
+    name: 'C',
+    ink: INKS.Kelp,
+    mark: 'bar',
+    order: 0,
+    defaultAvailability: 'away',
+    defaultReminders: [{ minutes: -15, from: 'start' }],
+    defaultWholeDayReminders: [{ minutes: 480, from: 'start' }],
+  });
+  const hours = timed('2026-11-24T09:00:00', '2026-11-24T10:00:00');
+  expect(calendarDefaults(calendar, hours)).toEqual({
+    availability: 'away',
+    reminders: [{ minutes: -15, from: 'start' }],
+  });
+  const day = { start: { kind: 'date' as const, date: '2026-11-24' } };
+  expect(calendarDefaults(calendar, day).reminders).toEqual([{ minutes: 480, from: 'start' }]);
+  expect(calendarDefaults(null, day)).toEqual({ availability: 'busy', reminders: [] });
+});
+
+test('reminders from the end stay when those from the start are chosen anew', () => {
+  const end = { minutes: 5, from: 'end' as const };
+  const kept = withMinutes([{ minutes: -5, from: 'start' }, end], [0, -60]);
+  expect(minutesOf(kept)).toEqual([-60, 0]);
+  expect(kept).toContainEqual(end);
+});
+
+test('a calendar’s zone gives the same instants, unless that would be another day', () => {
+  const noon = timed('2026-11-24T12:00:00', '2026-11-24T13:00:00');
+  expect(inCalendarZone(noon, 'America/Halifax')).toMatchObject({
+    start: { local: '2026-11-24T08:00:00', zone: 'America/Halifax' },
+    end: { local: '2026-11-24T09:00:00' },
+  });
+  expect(inCalendarZone(noon, undefined)).toBe(noon);
+  const night = timed('2026-11-24T02:00:00', '2026-11-24T03:00:00');
+  expect(inCalendarZone(night, 'America/Halifax')).toBe(night);
+});
+
+test('the ink of an occurrence: its own, its calendar’s, or its first category’s', () => {
+  const inks = new Map([['lamps', INKS.Ochre]]);
+  const own = { ink: INKS.Brick, categoryIds: ['gone', 'lamps'] };
+  expect(inkOf(own, INKS.Kelp, null)).toBe(INKS.Brick);
+  expect(inkOf({ categoryIds: [] }, INKS.Kelp, null)).toBe(INKS.Kelp);
+  expect(inkOf(own, INKS.Kelp, inks)).toBe(INKS.Ochre);
+  expect(inkOf({ categoryIds: [] }, INKS.Kelp, inks)).toBe(NO_CATEGORY);
+});
+
+test('the next working day skips the weekend and days off', () => {
+  const { workweek } = DEFAULT_SETTINGS;
+  const friday = parseDate('2026-11-27');
+  expect(nextWorkday(friday, workweek)).toBe(parseDate('2026-11-30'));
+  const shut = { ...workweek, exceptions: { '2026-11-30': { hours: null, workplace: '' } } };
+  expect(nextWorkday(friday, shut)).toBe(parseDate('2026-12-01'));
+  const never = { ...workweek, days: workweek.days.map((day) => ({ ...day, hours: null })) };
+  expect(nextWorkday(friday, never)).toBe(parseDate('2026-11-28'));
+});
+
+test('events are found by all words of a text, the latest first', () => {
+  const events = [
+    timed('2026-11-24T09:00:00', '2026-11-24T10:00:00', { id: 'old', title: 'Lamp check' }),
+    timed('2026-12-24T09:00:00', '2026-12-24T10:00:00', { id: 'new', notes: 'check LAMP 4' }),
+    timed('2026-12-24T09:00:00', '2026-12-24T10:00:00', {
+      id: 'off',
+      title: 'Lamp check',
+      removedAt: 1,
+    }),
+  ];
+  const find = (text: string, most = 9) =>
+    findEvents(events, new Set(['c']), { text, most }).map(({ id }) => id);
+  expect(find('check lamp')).toEqual(['new', 'old']);
+  expect(find('lamp', 1)).toEqual(['new']);
+  expect(find('wick')).toEqual([]);
+});

@@ -1,0 +1,38 @@
+import type { Calendar } from '../model/calendar';
+import { dayOf, wallOf } from '../model/common';
+import type { CalendarEvent } from '../model/event';
+import { isWholeDay } from '../model/event';
+import { formatLocal } from '../time/civil';
+import { instantFromWall, wallFromInstant } from '../time/zones';
+
+/** What a new event takes over from its calendar. */
+export function calendarDefaults(
+  calendar: Pick<
+    Calendar,
+    'defaultAvailability' | 'defaultReminders' | 'defaultWholeDayReminders'
+  > | null,
+  event: Pick<CalendarEvent, 'start'>,
+): Pick<CalendarEvent, 'availability' | 'reminders'> {
+  if (!calendar) return { availability: 'busy', reminders: [] };
+  return {
+    availability: calendar.defaultAvailability,
+    reminders: isWholeDay(event) ? calendar.defaultWholeDayReminders : calendar.defaultReminders,
+  };
+}
+
+/**
+ * A new event in its calendar's zone, at the same instants; as it is when that would take it to
+ * another day, since a repeat goes by the day that was meant.
+ */
+export function inCalendarZone(event: CalendarEvent, zone: string | undefined): CalendarEvent {
+  const { start, end } = event;
+  if (!zone || start.kind !== 'zoned' || end.kind !== 'zoned') return event;
+  const there = (time: typeof start): typeof start => ({
+    kind: 'zoned',
+    local: formatLocal(wallFromInstant(instantFromWall(wallOf(time), time.zone), zone)),
+    zone,
+  });
+  const moved = { start: there(start), end: there(end) };
+  const isSameDay = dayOf(moved.start) === dayOf(start) && dayOf(moved.end) === dayOf(end);
+  return isSameDay ? { ...event, ...moved } : event;
+}

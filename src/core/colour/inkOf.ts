@@ -1,0 +1,20 @@
+import type { Occurrence } from '../agenda/occurrence';
+
+/** What has no category is drawn in this ink where inks stand for categories. */
+export const NO_CATEGORY = '#6B6F6A';
+
+type Inked = Pick<Occurrence, 'ink' | 'categoryIds'>;
+
+/**
+ * The ink in which an occurrence is drawn: its own, else its calendar's; or, where inks stand for
+ * categories (their inks by id are given), that of the first it has.
+ */
+export function inkOf(
+  o: Inked,
+  calendarInk: string,
+  categoryInks: ReadonlyMap<string, string> | null,
+): string {
+  if (!categoryInks) return o.ink ?? calendarInk;
+  const known = o.categoryIds.find((id) => categoryInks.has(id));
+  return known === undefined ? NO_CATEGORY : categoryInks.get(known)!;
+}
