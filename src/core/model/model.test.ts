@@ -10,7 +10,8 @@ import {
   newEvent,
 } from './event';
 import { INKS, MARKS, nextInkAndMark } from './inks';
-import { colleague, DEFAULT_SETTINGS, lens, settings, task } from './others';
+import { colleague, DEFAULT_SETTINGS, settings, task } from './others';
+import { DEFAULT_VIEW, lens } from './view';
 import { workdayOf } from './workweek';
 import { DAY, HOUR, parseDate, parseLocal } from '../time/civil';
 
@@ -125,12 +126,11 @@ test('the parts of the model that no screen uses yet are checked as well', () =>
     id: 'l',
     name: 'My working week',
     icon: '',
-    span: 'week',
-    form: 'rows',
-    split: 'day',
-    calendarIds: null,
+    order: 0,
+    view: DEFAULT_VIEW,
+    day: null,
   };
-  const sheet = { ...week, slot: 15, fromMinute: 420, toMinute: 1140, zones: [], order: 0 };
-  expect(lens.safeParse(sheet).success).toBe(true);
-  expect(lens.safeParse({ ...sheet, slot: 7 }).success).toBe(false);
+  expect(lens.parse(week)).toEqual(week);
+  const longWeek = { ...DEFAULT_VIEW, span: { kind: 'days', count: 9 } };
+  expect(lens.safeParse({ ...week, view: longWeek }).success).toBe(false);
 });

@@ -1,4 +1,6 @@
+import { travelProblem } from '../time/sheetClock';
 import { hexColour, id, instant, jcalComponent, plainDate, zoneName } from './common';
+import { namedPeriod, periodRun } from './view';
 import { z } from './zod';
 
 export const task = z.object({
@@ -16,27 +18,18 @@ export const task = z.object({
 });
 export type Task = z.infer<typeof task>;
 
-export const category = z.object({ id, name: z.string().min(1), ink: hexColour });
+/** A named label with an ink, across calendars. */
+export const category = z.object({
+  id,
+  name: z.string().min(1),
+  ink: hexColour,
+  order: z.number().default(0),
+});
+export type Category = z.infer<typeof category>;
 
 export const SLOTS = [5, 10, 15, 20, 30, 60] as const;
 const slot = z.union(SLOTS.map((minutes) => z.literal(minutes)));
 const minuteOfDay = z.number().int().min(0).max(1440);
-
-/** A saved sheet: span, form, split and what goes with them. */
-export const lens = z.object({
-  id,
-  name: z.string().min(1),
-  icon: z.string(),
-  span: z.string(),
-  form: z.enum(['rows', 'columns', 'grid', 'year', 'agenda', 'table']),
-  split: z.enum(['day', 'calendar', 'person']),
-  calendarIds: z.array(id).nullable(),
-  slot,
-  fromMinute: minuteOfDay,
-  toMinute: minuteOfDay,
-  zones: z.array(zoneName),
-  order: z.number(),
-});
 
 const workingHours = z.object({ from: minuteOfDay, to: minuteOfDay }).nullable();
 
@@ -54,9 +47,24 @@ export const colleague = z.object({
   address: z.string(),
 });
 
+/** Another zone that the person keeps an eye on: under which name, and whether the sheet has its hours too. */
+const watchedZone = z.object({ zone: zoneName, label: z.string().min(1), onSheet: z.boolean() });
+export type WatchedZone = z.infer<typeof watchedZone>;
+
+/** Other zones that can be watched at once. */
+export const MOST_ZONES = 3;
+
+const travel = z
+  .object({ from: plainDate, to: plainDate, zone: zoneName })
+  .refine((stay) => travelProblem(stay) === null, { message: 'ends before it begins' });
+
 /** The person's own choices. Null means: as the browser has it. */
 export const settings = z.object({
+  /** The home zone. */
   zone: zoneName.nullable(),
+  zones: z.array(watchedZone).max(MOST_ZONES).default([]),
+  /** Times spent elsewhere, whose zone the sheet then follows. */
+  travel: z.array(travel).default([]),
   firstWeekday: z.number().int().min(0).max(6).nullable(),
   hourCycle: z.enum(['12', '24']).nullable(),
   theme: z.enum(['light', 'dark']).nullable(),
@@ -66,6 +74,22 @@ export const settings = z.object({
   fromMinute: minuteOfDay,
   toMinute: minuteOfDay,
   defaultCalendarId: id.nullable(),
+  /** The calendars that were shown before one was shown alone; null when none is. */
+  shownBefore: z.array(id).nullable().default(null),
+  /** What the inks of the sheet stand for. */
+  colourBy: z.enum(['calendar', 'category']).default('calendar'),
+  /** Stretches of days that the person named, and runs of them. */
+  periods: z.array(namedPeriod).default([]),
+  periodRuns: z.array(periodRun).default([]),
+  /** Days that the list of what comes looks on, and back. */
+  upcomingDays: z.number().int().min(1).max(60).default(7),
+  upcomingBack: z.number().int().min(0).max(60).default(0),
+  /** Whether keys of one letter do things on the sheet. */
+  hasKeys: z.boolean().default(true),
+  /** The lens that a new window opens with. */
+  defaultLensId: id.nullable().default(null),
+  /** Which column of a table file means what, by the columns' names. */
+  csvColumns: z.record(z.string(), z.record(z.string(), z.string())).default({}),
   workweek,
 });
 export type Settings = z.infer<typeof settings>;
@@ -76,6 +100,8 @@ const dayOff = { hours: null, workplace: '' };
 
 export const DEFAULT_SETTINGS: Settings = {
   zone: null,
+  zones: [],
+  travel: [],
   firstWeekday: null,
   hourCycle: null,
   theme: null,
@@ -84,6 +110,15 @@ export const DEFAULT_SETTINGS: Settings = {
   fromMinute: 7 * 60,
   toMinute: 19 * 60,
   defaultCalendarId: null,
+  shownBefore: null,
+  colourBy: 'calendar',
+  periods: [],
+  periodRuns: [],
+  upcomingDays: 7,
+  upcomingBack: 0,
+  hasKeys: true,
+  defaultLensId: null,
+  csvColumns: {},
   workweek: {
     days: [officeDay, officeDay, homeDay, officeDay, homeDay, dayOff, dayOff],
     exceptions: {},

@@ -28,6 +28,7 @@ test('an older record is taken through every step to the current version', () =>
     id: 'tasks',
     name: 'Old name',
     ink: INKS.Moss,
+    order: 0,
   });
 });
 

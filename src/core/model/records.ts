@@ -1,6 +1,7 @@
 import { calendar } from './calendar';
 import { event } from './event';
-import { category, colleague, lens, settings, task } from './others';
+import { category, colleague, settings, task } from './others';
+import { lens } from './view';
 import { z } from './zod';
 
 /** Every kind of stored record with its schema. */
