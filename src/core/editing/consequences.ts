@@ -16,7 +16,8 @@ export interface PlannedSpan {
 
 const named = ({ title }: Occurrence) => `“${title || 'Untitled'}”`;
 
-function hoursProblem(span: PlannedSpan, workweek: Workweek): string | null {
+/** What is odd about the hours of a span, in words; null when nothing is. */
+export function hoursProblem(span: PlannedSpan, workweek: Workweek): string | null {
   const day = dayOfWall(span.start);
   const { hours } = workdayOf(day, workweek);
   if (!hours) return 'On a day off';

@@ -7,11 +7,12 @@ import { EventIndex } from '../agenda/eventIndex';
 import { DAY, HOUR, MINUTE, parseDate, parseLocal } from '../time/civil';
 import { instantFromWall } from '../time/zones';
 import { consequencesOf } from './consequences';
-import { copyTo, eventOver, movedTimes, revised, stretchedTimes } from './edits';
+import { copyTo, eventOver, revised } from './edits';
 import { eventFromForm, formOf, timesProblem, withStart } from './form';
+import { movedTimes, stretchedTimes } from './times';
 
 const LONDON = 'Europe/London';
-const HOURS = { startMinute: 540, length: 30 };
+const HOURS = { startMinute: 540, length: 30, zone: LONDON };
 
 function call(more: Partial<CalendarEvent> = {}): CalendarEvent {
   return newEvent(
@@ -97,9 +98,9 @@ test('a copy of a date of a series is one event, with what that date had changed
 
 test('whole day and back finds the hours again', () => {
   const event = call();
-  const whole = eventFromForm({ ...formOf(event, HOURS), wholeDay: true }, event, LONDON);
+  const whole = eventFromForm({ ...formOf(event, HOURS), wholeDay: true }, event);
   expect(whole).toMatchObject({ start: { date: '2026-11-23' }, end: { date: '2026-11-24' } });
-  const back = eventFromForm({ ...formOf(whole, HOURS), wholeDay: false }, whole, LONDON);
+  const back = eventFromForm({ ...formOf(whole, HOURS), wholeDay: false }, whole);
   expect(back).toEqual(event);
 });
 
@@ -127,7 +128,7 @@ test('a form that changes nothing gives the same event back', () => {
   ];
   for (const kind of kinds) {
     const event = call(kind);
-    expect(eventFromForm(formOf(event, HOURS), event, LONDON)).toEqual(event);
+    expect(eventFromForm(formOf(event, HOURS), event)).toEqual(event);
   }
 });
 

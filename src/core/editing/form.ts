@@ -3,6 +3,7 @@ import { dayOf, wallOf, zoneOf } from '../model/common';
 import type { CalendarEvent } from '../model/event';
 import { lastsForward } from '../model/event';
 import { DAY, dayOfWall, formatDate, formatLocal, MINUTE, minuteOfDay } from '../time/civil';
+import { instantFromWall, wallFromInstant } from '../time/zones';
 
 /** An event as a form shows it: times by the clock of the event's own zone. */
 export interface EventForm {
@@ -15,31 +16,38 @@ export interface EventForm {
   /** Minutes of the day; kept while the event is whole-day. */
   startMinute: number;
   endMinute: number;
+  /** The zones whose clocks start and end are on, kept while the event is whole-day; null floats. */
+  zone: string | null;
+  endZone: string | null;
   place: string;
   notes: string;
   link: string;
   availability: Availability;
   visibility: 'public' | 'private';
+  categoryIds: string[];
+  /** Name of a small icon; undefined for none. */
+  icon?: string;
+  /** Its own ink, over that of its calendar. */
+  inkOverride?: string;
 }
 
-/** The clock that a form shows hours on; null floats. */
-function hoursZone(event: CalendarEvent, homeZone: string): string | null {
-  if (event.start.kind === 'date') return event.keptHours ? event.keptHours.zone : homeZone;
-  return zoneOf(event.start);
-}
-
-/** What a form shows of an event. `hours` are those that a whole-day event gets when it is given hours. */
+/** What a form shows of an event. `hours` are those, and the zone, that a whole-day event gets when it is given hours. */
 export function formOf(
   event: CalendarEvent,
-  hours: { startMinute: number; length: number },
+  hours: { startMinute: number; length: number; zone: string },
 ): EventForm {
   const { title, calendarId, place, notes, link, availability, visibility } = event;
-  const text = { title, calendarId, place, notes, link, availability, visibility };
+  const { categoryIds, icon, inkOverride } = event;
+  const looks = { categoryIds, icon, inkOverride };
+  const text = { title, calendarId, place, notes, link, availability, visibility, ...looks };
   const startDay = dayOf(event.start);
   if (event.start.kind === 'date') {
     const kept = event.keptHours;
+    const zone = kept ? kept.zone : hours.zone;
     return {
       ...text,
+      zone,
+      endZone: zone,
       wholeDay: true,
       startDay,
       endDay: dayOf(event.end) - 1,
@@ -53,6 +61,8 @@ export function formOf(
   }
   return {
     ...text,
+    zone: zoneOf(event.start),
+    endZone: zoneOf(event.end),
     wholeDay: false,
     startDay,
     endDay: dayOf(event.end),
@@ -61,18 +71,30 @@ export function formOf(
   };
 }
 
-/** The part of a form that says when. */
+/** The part of a form that says when. Without zones, start and end are on one clock. */
 export type Times = Pick<
   EventForm,
   'wholeDay' | 'startDay' | 'endDay' | 'startMinute' | 'endMinute'
->;
+> &
+  Partial<Pick<EventForm, 'zone' | 'endZone'>>;
+
+/** How far the end's clock is ahead of the start's, in ms, at the end's time; 0 on one clock. */
+function clockShift({ zone, endZone, endDay, endMinute }: Times): number {
+  if (!zone || !endZone || zone === endZone) return 0;
+  const wall = endDay * DAY + endMinute * MINUTE;
+  return wall - wallFromInstant(instantFromWall(wall, endZone), zone);
+}
 
 /** What is wrong with the times of a form, in words; null when nothing is. */
 export function timesProblem(form: Times): string | null {
-  if (form.endDay < form.startDay) return 'The last day is before the first.';
-  if (!form.wholeDay && form.endDay === form.startDay && form.endMinute < form.startMinute)
-    return 'The end is before the start.';
-  return null;
+  if (form.wholeDay)
+    return form.endDay < form.startDay ? 'The last day is before the first.' : null;
+  const start = form.startDay * DAY + form.startMinute * MINUTE;
+  const end = form.endDay * DAY + form.endMinute * MINUTE - clockShift(form);
+  if (end >= start) return null;
+  return form.endDay < form.startDay
+    ? 'The last day is before the first.'
+    : 'The end is before the start.';
 }
 
 /** The form after its start was moved: the end follows, so that the length stays. */
@@ -105,7 +127,7 @@ export function timesOf(span: { start: number; end: number; wholeDay: boolean })
       };
 }
 
-/** The span of wall ms that times describe. */
+/** The span of wall ms that times describe, both ends on the start's clock. */
 export function spanOf(times: Times): { start: number; end: number; wholeDay: boolean } {
   const { wholeDay, startDay, endDay, startMinute, endMinute } = times;
   return wholeDay
@@ -113,8 +135,20 @@ export function spanOf(times: Times): { start: number; end: number; wholeDay: bo
     : {
         wholeDay,
         start: startDay * DAY + startMinute * MINUTE,
-        end: endDay * DAY + endMinute * MINUTE,
+        end: endDay * DAY + endMinute * MINUTE - clockShift(times),
       };
+}
+
+/** The span of a form on another clock, such as the sheet's; a floating one is the same on all. */
+export function spanOn(
+  times: Times,
+  clock: string,
+): { start: number; end: number; wholeDay: boolean } {
+  const span = spanOf(times);
+  const { zone } = times;
+  if (span.wholeDay || !zone || zone === clock) return span;
+  const shown = (wall: number) => wallFromInstant(instantFromWall(wall, zone), clock);
+  return { ...span, start: shown(span.start), end: shown(span.end) };
 }
 
 const localOf = (day: number, minute: number) => formatLocal(day * DAY + minute * MINUTE);
@@ -124,13 +158,9 @@ const localOf = (day: number, minute: number) => formatLocal(day * DAY + minute 
  * back finds them. Call it only when `timesProblem` finds nothing.
  * @throws RangeError when the end lies before the start once zones are looked at.
  */
-export function eventFromForm(
-  form: EventForm,
-  event: CalendarEvent,
-  homeZone: string,
-): CalendarEvent {
+export function eventFromForm(form: EventForm, event: CalendarEvent): CalendarEvent {
   const { title, calendarId, place, notes, link, availability, visibility } = form;
-  const { keptHours: _kept, ...rest } = event;
+  const { keptHours: _kept, icon: _icon, inkOverride: _ink, ...rest } = event;
   const text = {
     title: title.trim(),
     calendarId,
@@ -139,8 +169,11 @@ export function eventFromForm(
     link: link.trim(),
     availability,
     visibility,
+    categoryIds: form.categoryIds,
+    ...(form.icon && { icon: form.icon }),
+    ...(form.inkOverride && { inkOverride: form.inkOverride }),
   };
-  const zone = hoursZone(event, homeZone);
+  const { zone } = form;
   const startLocal = localOf(form.startDay, form.startMinute);
   const endLocal = localOf(form.endDay, form.endMinute);
   if (form.wholeDay) {
@@ -157,7 +190,7 @@ export function eventFromForm(
   const time = (local: string, own: string | null): EventTime =>
     own === null ? { kind: 'floating', local } : { kind: 'zoned', local, zone: own };
   const start = time(startLocal, zone);
-  const end = time(endLocal, event.start.kind === 'date' ? zone : zoneOf(event.end));
+  const end = time(endLocal, zone === null ? null : (form.endZone ?? zone));
   if (!lastsForward(start, end)) throw new RangeError('The end is before the start.');
   return { ...rest, ...text, start, end };
 }

@@ -1,0 +1,48 @@
+import type { EventTime } from '../model/common';
+import { wallOf, zoneOf } from '../model/common';
+import { minuteOfDay, dayOfWall } from '../time/civil';
+import { zoneOnDay } from '../time/sheetClock';
+import type { Wording } from '../time/words';
+import { sayDay, sayMinute, SHORT_DAY } from '../time/words';
+import { cityOf } from '../time/zoneNames';
+import { instantFromWall, wallFromInstant } from '../time/zones';
+
+/** The times of an event by its own clocks, where those differ from the one that shows it; null where they don't. */
+export function ownTimes(
+  event: { start: EventTime; end: EventTime },
+  clock: string,
+  wording: Wording,
+): string | null {
+  const [startZone, endZone] = [zoneOf(event.start), zoneOf(event.end)];
+  if (startZone === null || endZone === null) return null;
+  const [start, end] = [wallOf(event.start), wallOf(event.end)];
+  const shownStart = wallFromInstant(instantFromWall(start, startZone), clock);
+  const shownZone = zoneOnDay(clock, dayOfWall(shownStart));
+  if (startZone === shownZone && endZone === shownZone) return null;
+  const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
+  const on = (wall: number) =>
+    dayOfWall(wall) === dayOfWall(shownStart)
+      ? ''
+      : `${sayDay(dayOfWall(wall), wording, SHORT_DAY)}, `;
+  if (startZone === endZone)
+    return `${on(start)}${at(start)} – ${dayOfWall(end) === dayOfWall(start) ? '' : on(end)}${at(end)} in ${cityOf(startZone)}`;
+  return `${on(start)}${at(start)} in ${cityOf(startZone)} – ${on(end)}${at(end)} in ${cityOf(endZone)}`;
+}
+
+/** What an hour is at home, for someone who looks from elsewhere or edits by another clock: "07:00 – 08:00 in London". */
+export function homeTimes(
+  span: { start: number; end: number; wholeDay: boolean },
+  clock: string,
+  home: string,
+  wording: Wording,
+): string | null {
+  if (span.wholeDay || zoneOnDay(clock, dayOfWall(span.start)) === home) return null;
+  const there = (wall: number) => wallFromInstant(instantFromWall(wall, clock), home);
+  const [start, end] = [there(span.start), there(span.end)];
+  const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
+  const day =
+    dayOfWall(start) === dayOfWall(span.start)
+      ? ''
+      : `${sayDay(dayOfWall(start), wording, SHORT_DAY)}, `;
+  return `${day}${at(start)} – ${at(end)} in ${cityOf(home)}`;
+}

@@ -1,0 +1,108 @@
+import type { PlacedChange } from '../../agenda/series';
+import { compileSeries } from '../../agenda/series';
+import { laterChange } from '../../agenda/seriesDates';
+import type { EventTime } from '../../model/common';
+import { wallOf, zoneOf } from '../../model/common';
+import type { CalendarEvent, ChangedDate } from '../../model/event';
+import { isWholeDay } from '../../model/event';
+import type { Series } from '../../recurrence/expand';
+import { nextStarts } from '../../recurrence/walk';
+import { formatDate, formatLocal, dayOfWall, parseLocal } from '../../time/civil';
+import { instantFromWall, wallFromInstant } from '../../time/zones';
+import { movedTimes } from '../times';
+
+/** The series of an event as integers; an event without a rule has one date. */
+export function seriesOf(event: CalendarEvent): Series {
+  return (
+    compileSeries(event) ?? {
+      start: wallOf(event.start),
+      zone: zoneOf(event.start),
+      rule: null,
+      extra: [],
+      skipped: new Set(),
+    }
+  );
+}
+
+/** The name of a date of an event (see `changedDates`), from its nominal start (wall ms). */
+export function keyOfWall(event: Pick<CalendarEvent, 'start'>, wall: number): string {
+  return isWholeDay(event) ? formatDate(dayOfWall(wall)) : formatLocal(wall);
+}
+
+/** The time at `wall` in the kind and zone of an event's start. */
+export function timeAt(start: EventTime, wall: number): EventTime {
+  return start.kind === 'date'
+    ? { kind: 'date', date: formatDate(dayOfWall(wall)) }
+    : { ...start, local: formatLocal(wall) };
+}
+
+/** Start and end of the date of an event that begins at `wall` on its own clock. */
+export function timesAt(
+  event: Pick<CalendarEvent, 'start' | 'end'>,
+  wall: number,
+): Pick<CalendarEvent, 'start' | 'end'> {
+  return movedTimes(event, wall, zoneOf(event.start) ?? 'UTC');
+}
+
+/** The epoch ms of a wall time on an event's own clock; wall ms where it has no zone. */
+export function instantAt(event: Pick<CalendarEvent, 'start'>, wall: number): number {
+  const zone = zoneOf(event.start);
+  return zone === null ? wall : instantFromWall(wall, zone);
+}
+
+/** What a change that reaches later dates makes of a date planned at `wall`: its fields, and its times. */
+export function fieldsOfLater(
+  event: CalendarEvent,
+  later: PlacedChange,
+  wall: number,
+): ChangedDate {
+  const { andLater: _andLater, revision: _revision, start, end, ...fields } = later.change;
+  if (!start || !end) return fields;
+  const zone = zoneOf(event.start);
+  const moved = instantAt(event, wall) + later.shift;
+  const onClock = zone === null ? moved : wallFromInstant(moved, zone);
+  const times = timesAt({ start, end }, onClock);
+  return { ...fields, ...times };
+}
+
+/** The change that reaches a date from an earlier one (RANGE=THISANDFUTURE), if any does. */
+export function laterChangeAt(event: CalendarEvent, wall: number): PlacedChange | undefined {
+  const series = compileSeries(event);
+  return series ? laterChange(series, wall) : undefined;
+}
+
+/** One date of an event as an event of its own, with what was changed about it; a single event is its own only date. */
+export function dateAsEvent(event: CalendarEvent, key: string | null): CalendarEvent {
+  const { rule: _rule, ...single } = event;
+  const alone = { ...single, extraDates: [], skippedDates: [], changedDates: {} };
+  if (key === null) return alone;
+  const wall = parseLocal(key);
+  const extra = event.extraDates.find(({ end, start }) => end && wallOf(start) === wall);
+  const planned = timesAt(event, wall);
+  const later = laterChangeAt(event, wall);
+  const change =
+    event.changedDates[key] ?? (later ? fieldsOfLater(event, later, wall) : undefined) ?? {};
+  const { andLater: _andLater, revision: _revision, passthrough, ...fields } = change;
+  return {
+    ...alone,
+    ...planned,
+    ...(extra?.end ? { start: extra.start, end: extra.end } : {}),
+    ...fields,
+    ...(passthrough ? { passthrough } : {}),
+  };
+}
+
+/**
+ * What a date that becomes a changed one takes along of what its series' file held: an override is a
+ * whole entry (RFC 5545 §3.8.4.4), and alarms or attendees would be lost on it otherwise.
+ */
+export function passthroughOfDate({ passthrough }: CalendarEvent): CalendarEvent['passthrough'] {
+  if (!passthrough) return undefined;
+  const properties = passthrough.properties.filter(([name]) => name !== 'rrule');
+  return { ...passthrough, properties };
+}
+
+/** Whether any date of an event is left: one that is planned and not skipped. */
+export function hasDates(event: CalendarEvent): boolean {
+  return nextStarts(seriesOf(event), -Infinity, 1).length > 0;
+}
