@@ -10,8 +10,13 @@ const context = {
     { id: 'clients', name: 'Clients' },
     { id: 'quay', name: 'Quay closures' },
   ],
+  categories: [
+    { id: 'lamps', name: 'Lamps' },
+    { id: 'sea-lamps', name: 'Sea lamps' },
+  ],
   defaultCalendarId: 'workshop',
   defaultLength: 30,
+  workdays: [0, 1, 2, 3, 4] as const,
 };
 
 function said(line: string): string {

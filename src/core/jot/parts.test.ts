@@ -1,4 +1,5 @@
-import { blankOut, readCalendar, readLength, readPlace, titleOf } from './parts';
+import { readCalendar, readLength, readPlace, titleOf } from './parts';
+import { blankOut } from './words';
 
 const CALENDARS = [
   { id: 'quay', name: 'Quay' },

@@ -1,4 +1,7 @@
-export type JotPartKind = 'when' | 'length' | 'place' | 'calendar';
+import { findLinks } from './links';
+import { blankOut, TAKEN } from './words';
+
+export type JotPartKind = 'when' | 'length' | 'place' | 'calendar' | 'category' | 'link' | 'repeat';
 
 /** Words of a jotted line, by position. */
 export interface JotPart {
@@ -8,16 +11,6 @@ export interface JotPart {
 }
 
 type Read<T> = (JotPart & { value: T }) | null;
-
-/** Stands for words that are taken; it is no letter, digit or space. */
-const TAKEN = '\u0001';
-
-/** The line with a part's words taken out, its length unchanged. */
-export function blankOut(line: string, part: Pick<JotPart, 'from' | 'to'> | null): string {
-  return part
-    ? line.slice(0, part.from) + TAKEN.repeat(part.to - part.from) + line.slice(part.to)
-    : line;
-}
 
 const escapePattern = (text: string) => text.replaceAll(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
@@ -45,6 +38,39 @@ export function readCalendar(
     }
   }
   return best;
+}
+
+/** The first web address of a line. */
+export function readLink(line: string): Read<string> {
+  let at = 0;
+  for (const { text, link } of findLinks(line)) {
+    if (link !== null) return { kind: 'link', from: at, to: at + text.length, value: link };
+    at += text.length;
+  }
+  return null;
+}
+
+/** "#lamps": every category whose name follows such a sign, the longer name first; spaces may be hyphens. */
+export function readCategories(
+  line: string,
+  categories: readonly { id: string; name: string }[],
+): (JotPart & { value: string })[] {
+  const parts: (JotPart & { value: string })[] = [];
+  let rest = line;
+  const longestFirst = categories.toSorted((a, b) => b.name.length - a.name.length);
+  for (const { id, name } of longestFirst) {
+    const words = name.trim().split(/\s+/).map(escapePattern).join('[\\s-]');
+    const match = new RegExp(`(?<=^|\\s)#${words}(?=$|[\\s,.;#])`, 'iu').exec(rest);
+    if (!match) continue;
+    const part = {
+      kind: 'category' as const,
+      from: match.index,
+      to: match.index + match[0].length,
+    };
+    parts.push({ ...part, value: id });
+    rest = blankOut(rest, part);
+  }
+  return parts;
 }
 
 const UNIT_MINUTES: Record<string, number> = { m: 1, h: 60, d: 1440, w: 7 * 1440 };

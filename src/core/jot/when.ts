@@ -3,6 +3,7 @@ import { casual } from 'chrono-node';
 import { civilDate, DAY, dayNumber, dayOfWall, HOUR, minuteOfDay, MINUTE } from '../time/civil';
 import type { JotContext } from './jot';
 import type { JotPart } from './parts';
+import { blankOut } from './words';
 
 export interface When {
   hasTime: boolean;
@@ -18,13 +19,14 @@ const BARE_SPAN =
   /(?<![\d:.\-/])([01]?\d|2[0-3])(:[0-5]\d)?\s*(?:-|–|to)\s*([01]?\d|2[0-3])(:[0-5]\d)?(?:\s*(am|pm))?(?![\d:.\-/]|\s*(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec|days?|weeks?|min|hours?|h\b))/iu;
 
 /** A Date whose local fields are those of a wall time: how chrono is told what the clock shows. */
-function localDate(wall: number): Date {
+export function localDate(wall: number): Date {
   const { year, month, day } = civilDate(dayOfWall(wall));
   const minutes = minuteOfDay(wall);
   return new Date(year, month - 1, day, Math.floor(minutes / 60), Math.floor(minutes % 60));
 }
 
-const dayOfParts = (c: ParsedComponents) =>
+/** The day number that chrono read. */
+export const dayOfParts = (c: ParsedComponents) =>
   dayNumber(c.get('year')!, c.get('month')!, c.get('day')!);
 
 const saysDay = (result: ParsedResult) =>
@@ -82,18 +84,26 @@ function readBareSpan(line: string): { hours: Hours; part: JotPart } | null {
   };
 }
 
-const blank = (line: string, part: JotPart) =>
-  line.slice(0, part.from) + '\u0001'.repeat(part.to - part.from) + line.slice(part.to);
-
 /** Words that chrono takes for dates but that, alone, are more often names or verbs. */
 const isUnlikely = (text: string) =>
   /^(?:may|march|sun|sat|second|now|wed|mar)$/i.test(text.trim()) &&
   !new RegExp(`^(?:${SHORT_DAYS})$`, 'i').test(text.trim());
 
+/** The day (day number) that words such as "30 April", "March" or "Friday" name, on from `day`; a month alone is its first. */
+export function readDay(
+  words: string,
+  { now }: Pick<JotContext, 'now'>,
+): { day: number; isMonth: boolean; to: number } | null {
+  const [found] = casual.parse(words, localDate(now), { forwardDate: true });
+  if (!found || found.index > 4 || !saysDay(found)) return null;
+  const isMonth = !found.start.isCertain('day') && !found.start.isCertain('weekday');
+  return { day: dayOfParts(found.start), isMonth, to: found.index + found.text.length };
+}
+
 /** When a line says that something is. Without a date it is the day shown; without hours, no time. */
 export function readWhen(line: string, { now, day }: JotContext): When {
   const span = readBareSpan(line);
-  const rest = span ? blank(line, span.part) : line;
+  const rest = span ? blankOut(line, span.part) : line;
   const found = casual
     .parse(rest, localDate(now), { forwardDate: true })
     .filter((result) => !isUnlikely(result.text));

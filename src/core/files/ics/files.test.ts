@@ -3,6 +3,7 @@ import type { CalendarEvent } from '../../model/event';
 import { newEvent } from '../../model/event';
 import { formatLocal, MINUTE, parseLocal } from '../../time/civil';
 import { offsetAt } from '../../time/zones';
+import { takeCategories } from './categories';
 import { decodeText } from './decode';
 import type { Present } from './plan';
 import { planImport, withFileExtras } from './plan';
@@ -283,4 +284,53 @@ test('what a calendar file holds besides entries is kept once', () => {
   });
   expect(out).toContain('X-COLOUR:amber');
   expect(out).toContain('BEGIN:VJOURNAL\r\nUID:j');
+});
+
+test('an event’s ink, icon, reminders and categories go out and come back', () => {
+  const made = newEvent(
+    {
+      id: 'a',
+      calendarId: 'workshop',
+      title: 'Lamp, 14',
+      start: { kind: 'zoned', local: '2026-11-24T09:00:00', zone: 'Europe/London' },
+      end: { kind: 'zoned', local: '2026-11-24T10:00:00', zone: 'Europe/London' },
+      rule: 'FREQ=DAILY;COUNT=3',
+      inkOverride: INKS.Gentian,
+      icon: 'ferry',
+      categoryIds: ['lamps', 'sea'],
+      reminders: [
+        { minutes: -15, from: 'start' },
+        { minutes: 5, from: 'end' },
+      ],
+      changedDates: { '2026-11-25T09:00:00': { categoryIds: ['sea'] } },
+    },
+    0,
+  );
+  const names = new Map([
+    ['lamps', 'Lamps, brass'],
+    ['sea', 'Sea'],
+  ]);
+  const text = writeCalendarFile({
+    name: '',
+    events: [made],
+    tasks: [],
+    passthrough: [],
+    categories: names,
+  });
+  expect(text).toContain('TRIGGER:-PT15M');
+  expect(text).toContain('TRIGGER;RELATED=END:PT5M');
+  const present = [...names].map(([id, name], order) => ({ id, name, ink: INKS.Kelp, order }));
+  const { contents, made: others } = takeCategories(read(text), present, () => {
+    throw new Error('No category is new.');
+  });
+  expect(others).toEqual([]);
+  const [back] = withIds(contents);
+  expect(back).toMatchObject({
+    inkOverride: INKS.Gentian,
+    icon: 'ferry',
+    categoryIds: ['lamps', 'sea'],
+    reminders: made.reminders,
+    changedDates: { '2026-11-25T09:00:00': { categoryIds: ['sea'] } },
+  });
+  expect(back!.passthrough).toBeUndefined();
 });

@@ -53,6 +53,10 @@ const FILE_FIELDS = [
   'passthrough',
 ] as const satisfies readonly (keyof EventDraft)[];
 
+/** The fields that a draft speaks of; without categories it leaves the app's alone. */
+const fieldsOf = (draft: EventDraft) =>
+  draft.categoryIds.length ? ([...FILE_FIELDS, 'categoryIds'] as const) : FILE_FIELDS;
+
 const recurrenceIdOf = (event: Pick<CalendarEvent, 'passthrough'>) =>
   JSON.stringify(event.passthrough?.properties.find(([name]) => name === 'recurrence-id') ?? null);
 
@@ -76,7 +80,9 @@ function canonical(value: unknown): string {
 function fateOf(before: CalendarEvent, draft: EventDraft): Fate {
   const gone = before.removedAt !== undefined;
   if (!gone && draft.revision < before.revision) return 'older';
-  const same = FILE_FIELDS.every((field) => canonical(before[field]) === canonical(draft[field]));
+  const same = fieldsOf(draft).every(
+    (field) => canonical(before[field]) === canonical(draft[field]),
+  );
   return same && !gone ? 'unchanged' : 'updated';
 }
 
@@ -88,7 +94,7 @@ function planDraft(
 ): PlannedEvent {
   const before = counterpart(draft, present);
   if (!before) return { fate: 'new', after: { ...draft, id: makeId(), calendarId } };
-  const fields = Object.fromEntries(FILE_FIELDS.map((field) => [field, draft[field]]));
+  const fields = Object.fromEntries(fieldsOf(draft).map((field) => [field, draft[field]]));
   const after = {
     ...before,
     ...fields,

@@ -1,4 +1,5 @@
 import type { Availability, JcalComponent, JcalProperty, Passthrough } from '../../model/common';
+import { hexColour } from '../../model/common';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
 import { newEvent } from '../../model/event';
 import { parseRule } from '../../recurrence/rule';
@@ -13,6 +14,12 @@ export type EventDraft = Omit<CalendarEvent, 'id' | 'calendarId'>;
 
 /** Our own property: iCalendar has no word for *away* (RFC 5545 §3.8.8.2). */
 export const AVAILABILITY_PROPERTY = 'x-orderly-availability';
+
+/** Ours too: an event's own ink (COLOR, RFC 7986 §5.9, has only names of colours) and icon. */
+export const INK_PROPERTY = 'x-orderly-ink';
+export const ICON_PROPERTY = 'x-orderly-icon';
+/** Marks an alarm that the app made of a reminder, so that it becomes one again. */
+export const REMINDER_PROPERTY = 'x-orderly-reminder';
 
 /** Properties that become fields; all others pass through. */
 const OWN_PROPERTIES = new Set([
@@ -35,6 +42,8 @@ const OWN_PROPERTIES = new Set([
   'last-modified',
   'sequence',
   AVAILABILITY_PROPERTY,
+  INK_PROPERTY,
+  ICON_PROPERTY,
 ]);
 
 function readAvailability(component: JcalComponent): Availability {
@@ -72,6 +81,19 @@ function isSaidByFields(prop: JcalProperty): boolean {
   );
 }
 
+const isReminder = (component: JcalComponent) =>
+  component[0] === 'valarm' && property(component, REMINDER_PROPERTY) !== undefined;
+
+/** The reminders that the app wrote as alarms; all other alarms pass through. */
+function remindersOf(component: JcalComponent): EventDraft['reminders'] {
+  return component[2].filter(isReminder).flatMap((alarm) => {
+    const minutes = Number(textValue(alarm, REMINDER_PROPERTY));
+    const related = String(property(alarm, 'trigger')?.[1]['related'] ?? 'START').toUpperCase();
+    if (!Number.isInteger(minutes)) return [];
+    return [{ minutes, from: related === 'END' ? ('end' as const) : ('start' as const) }];
+  });
+}
+
 function passthroughOf(component: JcalComponent, extraRules: string[]): Passthrough | undefined {
   const seen = new Set<string>();
   const properties: JcalProperty[] = [];
@@ -87,14 +109,21 @@ function passthroughOf(component: JcalComponent, extraRules: string[]): Passthro
     } else if (!isSaidByFields(prop)) properties.push(prop);
   }
   for (const rule of extraRules) properties.push(['rrule', {}, 'unknown', rule]);
-  const components = component[2];
+  const components = component[2].filter((inner) => !isReminder(inner));
   const hasParameters = Object.keys(parameters).length > 0;
   if (!properties.length && !components.length && !hasParameters) return undefined;
   return { properties, components, ...(hasParameters ? { parameters } : {}) };
 }
 
+function inkAndIcon(component: JcalComponent): Pick<EventDraft, 'inkOverride' | 'icon'> {
+  const text = textValue(component, INK_PROPERTY);
+  const ink = text && hexColour.safeParse(text);
+  const icon = textValue(component, ICON_PROPERTY);
+  return { ...(ink && ink.success && { inkOverride: ink.data }), ...(icon && { icon }) };
+}
+
 /**
- * Reads one VEVENT.
+ * Reads one VEVENT. Its ids are made up, to be written over when it is kept.
  * @throws RangeError or RuleError when what it needs (start, repeat) can't be read.
  */
 export function readEvent(
@@ -102,16 +131,12 @@ export function readEvent(
   zones: FileZones,
   uid: string,
   now: number,
-): { draft: EventDraft; note?: string } {
+): { draft: CalendarEvent; note?: string } {
   const { start, end, note } = readSpan(jcal, zones);
   if (rules[0] !== undefined) parseRule(rules[0]);
   const updated = epochOf(jcal, 'last-modified') ?? epochOf(jcal, 'dtstamp') ?? now;
   const classified = textValue(jcal, 'class').toUpperCase();
-  const {
-    id: _id,
-    calendarId: _calendar,
-    ...draft
-  } = newEvent(
+  const draft = newEvent(
     {
       id: 'draft',
       calendarId: 'draft',
@@ -126,6 +151,8 @@ export function readEvent(
       extraDates: readTimes(jcal, 'rdate', zones),
       skippedDates: readTimes(jcal, 'exdate', zones).map((time) => dateKeyFor(start, time.start)),
       availability: readAvailability(jcal),
+      reminders: remindersOf(jcal),
+      ...inkAndIcon(jcal),
       visibility: classified === 'PRIVATE' || classified === 'CONFIDENTIAL' ? 'private' : 'public',
       importance: Math.min(9, Math.max(0, Math.trunc(Number(textValue(jcal, 'priority'))) || 0)),
       created: epochOf(jcal, 'created') ?? updated,

@@ -1,8 +1,8 @@
 import type { EventTime, JcalComponent, JcalProperty } from '../../model/common';
 import { checkRecord, RecordError } from '../../model/records';
 import { RuleError } from '../../recurrence/rule';
-import type { ParsedComponent, Problem } from './jcal';
-import { parseComponent, textValue } from './jcal';
+import type { Problem } from './jcal';
+import { parseComponent, property, textValue } from './jcal';
 import type { EventDraft } from './readEvent';
 import { changedDateFrom, readEvent, recurrenceOf } from './readEvent';
 import { dateKeyFor } from './readTimes';
@@ -65,7 +65,8 @@ const FILE_PROPERTIES = new Set([
 
 interface ReadEntry {
   line: number;
-  parsed: ParsedComponent;
+  /** The RECURRENCE-ID line; without one the rest of the component is let go. */
+  recurrenceId?: JcalProperty;
   uid: string;
   draft: EventDraft;
   recurrence: ReturnType<typeof recurrenceOf>;
@@ -117,7 +118,10 @@ class Reader {
 
   *read(): Generator<ReadProgress> {
     const total = this.components.length;
-    for (const [i, component] of this.components.entries()) {
+    // Each is let go once it is read: 20,000 of them, and what they become, are much to hold at once.
+    this.components.reverse();
+    for (let i = 0; i < total; i++) {
+      const component = this.components.pop()!;
       if (i % BATCH === 0) yield { done: i, total };
       if (component.name === 'VEVENT') this.readEntry(component);
       else if (component.name === 'VTODO') this.readTask(component);
@@ -179,17 +183,12 @@ class Reader {
       const recurrence = recurrenceOf(parsed.jcal, this.zones);
       if (recurrence) counts.overrides++;
       const { draft, note } = readEvent(parsed, this.zones, uid, this.now);
-      const {
-        id: _id,
-        calendarId: _calendar,
-        ...checked
-      } = checkRecord('event', {
-        ...draft,
-        id: 'draft',
-        calendarId: 'draft',
-      });
+      // The ids that stand in for the check are written over when the draft is kept: taking them
+      // out again would copy every field of every event.
+      const checked: EventDraft = checkRecord('event', draft);
       if (note) this.contents.notes.push(`Line ${component.line}: ${named}: ${note}.`);
-      this.entries.push({ line: component.line, parsed, uid, draft: checked, recurrence });
+      const recurrenceId = recurrence ? property(parsed.jcal, 'recurrence-id') : undefined;
+      this.entries.push({ line: component.line, recurrenceId, uid, draft: checked, recurrence });
     } catch (error) {
       if (!isReadError(error)) throw error;
       this.leaveOut(component.line, `${named} stays out: ${error.message}`);
@@ -227,7 +226,7 @@ class Reader {
 
 /** By itself, a changed date keeps its RECURRENCE-ID among what passes through. */
 function looseDate(entry: ReadEntry): LooseDate {
-  const id = entry.parsed.jcal[1].find(([name]) => name === 'recurrence-id')!;
+  const id = entry.recurrenceId!;
   const kept = entry.draft.passthrough ?? { properties: [], components: [] };
   return {
     ...entry.recurrence!,

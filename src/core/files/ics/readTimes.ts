@@ -73,12 +73,12 @@ export function readSpan(
   wallOf(start);
   const dtend = property(component, 'dtend');
   const duration = property(component, 'duration')?.[3];
-  let end = addDuration(start, typeof duration === 'string' ? duration : 'PT0S');
+  let end: EventTime;
   if (typeof dtend?.[3] === 'string') {
     const given = timeFrom(dtend[3], tzidOf(dtend), zones);
     end = matchKind(start, given);
     wallOf(end);
-  }
+  } else end = addDuration(start, typeof duration === 'string' ? duration : 'PT0S');
   if (lastsForward(start, end)) return { start, end };
   const sameDay = start.kind === 'date' && dayOf(end) === dayOf(start);
   const corrected = addDuration(start, 'PT0S');

@@ -3,7 +3,10 @@ import { zoneOf } from '../../model/common';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
 import { formatLocal } from '../../time/civil';
 import { componentLines, foldLine, propertyLine } from './jcal';
-import { AVAILABILITY_PROPERTY } from './readEvent';
+import { AVAILABILITY_PROPERTY, ICON_PROPERTY, INK_PROPERTY, REMINDER_PROPERTY } from './readEvent';
+
+/** Names of categories by their ids. */
+export type CategoryNames = ReadonlyMap<string, string>;
 
 type Parameters = Record<string, unknown>;
 
@@ -43,7 +46,7 @@ const TEXTS = [
   ['url', 'link', 'uri'],
 ] as const;
 
-function fieldProperties(event: CalendarEvent): JcalProperty[] {
+function fieldProperties(event: CalendarEvent, categories: CategoryNames): JcalProperty[] {
   const kept = event.passthrough?.parameters ?? {};
   const has = (name: string) => event.passthrough?.properties.some((p) => p[0] === name);
   const properties: JcalProperty[] = [
@@ -64,9 +67,30 @@ function fieldProperties(event: CalendarEvent): JcalProperty[] {
     properties.push(['status', {}, 'text', 'TENTATIVE']);
   if (event.visibility === 'private' && !has('class'))
     properties.push(['class', {}, 'text', 'PRIVATE']);
+  if (event.inkOverride) properties.push([INK_PROPERTY, {}, 'text', event.inkOverride]);
+  if (event.icon) properties.push([ICON_PROPERTY, {}, 'text', event.icon]);
+  const names = event.categoryIds.flatMap((id) => categories.get(id) ?? []);
+  if (names.length) properties.push(['categories', {}, 'text', ...names]);
   if (event.importance)
     properties.push(['priority', kept['priority'] ?? {}, 'integer', event.importance]);
   return properties;
+}
+
+/** A reminder as an alarm (RFC 5545 §3.6.6). */
+function alarmLines(
+  { minutes, from }: CalendarEvent['reminders'][number],
+  title: string,
+): string[] {
+  const duration = `${minutes < 0 ? '-' : ''}PT${Math.abs(minutes)}M`;
+  const related = from === 'end' ? { related: 'END' } : {};
+  return [
+    'BEGIN:VALARM',
+    'ACTION:DISPLAY',
+    propertyLine(['description', {}, 'text', title || 'Reminder']),
+    propertyLine(['trigger', related, 'duration', duration]),
+    propertyLine([REMINDER_PROPERTY, {}, 'integer', minutes]),
+    'END:VALARM',
+  ];
 }
 
 function repeatProperties(event: CalendarEvent): JcalProperty[] {
@@ -88,6 +112,7 @@ function componentOf(
   properties: JcalProperty[],
   rule: string | undefined,
   passthrough: Passthrough | undefined,
+  event: Pick<CalendarEvent, 'reminders' | 'title'>,
 ): string[] {
   return [
     'BEGIN:VEVENT',
@@ -95,25 +120,31 @@ function componentOf(
     ...(rule === undefined ? [] : [foldLine(`RRULE:${rule}`)]),
     ...(passthrough?.properties ?? []).map(anyLine),
     ...(passthrough?.components ?? []).flatMap(componentLines),
+    ...event.reminders.flatMap((reminder) => alarmLines(reminder, event.title)),
     'END:VEVENT',
   ];
 }
 
-function changedDateLines(event: CalendarEvent, key: string, change: ChangedDate): string[] {
+function changedDateLines(
+  event: CalendarEvent,
+  key: string,
+  change: ChangedDate,
+  categories: CategoryNames,
+): string[] {
   const { andLater, passthrough, revision, ...fields } = change;
   const date: CalendarEvent = { ...event, ...fields, passthrough, revision: revision ?? 0 };
   const range = andLater ? { range: 'THISANDFUTURE' } : {};
   const id = timeProperty('recurrence-id', timeOfKey(event.start, key), range);
-  return componentOf([...fieldProperties(date), id], undefined, passthrough);
+  return componentOf([...fieldProperties(date, categories), id], undefined, passthrough, date);
 }
 
 /** The content lines of an event: its VEVENT, and one for each changed date. */
-export function eventLines(event: CalendarEvent): string[] {
-  const properties = [...fieldProperties(event), ...repeatProperties(event)];
+export function eventLines(event: CalendarEvent, categories: CategoryNames): string[] {
+  const properties = [...fieldProperties(event, categories), ...repeatProperties(event)];
   return [
-    ...componentOf(properties, event.rule, event.passthrough),
+    ...componentOf(properties, event.rule, event.passthrough, event),
     ...Object.entries(event.changedDates).flatMap(([key, change]) =>
-      changedDateLines(event, key, change),
+      changedDateLines(event, key, change, categories),
     ),
   ];
 }

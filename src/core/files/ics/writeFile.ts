@@ -4,6 +4,7 @@ import type { CalendarEvent } from '../../model/event';
 import type { Task } from '../../model/others';
 import { civilDate } from '../../time/civil';
 import { componentLines, foldLine, propertyLine } from './jcal';
+import type { CategoryNames } from './writeEvent';
 import { eventLines, timesWritten } from './writeEvent';
 import { zoneLines } from './writeZone';
 
@@ -14,6 +15,8 @@ export interface CalendarFile {
   tasks: readonly Task[];
   /** What the files that came in held besides. */
   passthrough: readonly Passthrough[];
+  /** Names of the categories that events have, by id. */
+  categories?: CategoryNames;
 }
 
 /** Years past the last written time for which a zone's rules are looked at. */
@@ -62,7 +65,8 @@ export function writeCalendarFile(file: CalendarFile): string {
   for (const [zone, { from, to }] of zonesUsed(file.events)) {
     lines.push(...zoneLines(zone, from - 1, to + YEARS_AHEAD));
   }
-  for (const event of file.events) lines.push(...eventLines(event));
+  const categories: CategoryNames = file.categories ?? new Map();
+  for (const event of file.events) lines.push(...eventLines(event, categories));
   for (const task of file.tasks) lines.push(...taskLines(task));
   for (const { components } of file.passthrough) lines.push(...components.flatMap(componentLines));
   lines.push('END:VCALENDAR', '');

@@ -1,0 +1,81 @@
+/** What a column of a table file can mean. */
+export const COLUMN_MEANINGS = {
+  title: 'Title',
+  startDate: 'Start date',
+  startTime: 'Start time',
+  endDate: 'End date (last day)',
+  endTime: 'End time',
+  length: 'Length in minutes',
+  wholeDay: 'Whole day (yes or no)',
+  place: 'Place',
+  notes: 'Notes',
+  link: 'Link',
+  categories: 'Categories',
+  availability: 'Availability',
+} as const;
+
+export type ColumnMeaning = keyof typeof COLUMN_MEANINGS;
+
+/** Which column, by its number, means what; a column that means nothing is left out. */
+export type ColumnMap = Partial<Record<ColumnMeaning, number>>;
+
+/** Words of column names, the surest first. */
+const GUESSES: [ColumnMeaning, RegExp][] = [
+  ['startDate', /^(start|begin|from|first).*(date|day)|^date$|^day$|^start$|^from$|^when$/],
+  ['startTime', /^(start|begin|from).*time|^time$|^at$/],
+  ['endDate', /^(end|finish|until|to|last).*(date|day)|^end$|^until$|^to$/],
+  ['endTime', /^(end|finish|until|to).*time/],
+  ['length', /duration|length|minutes/],
+  ['wholeDay', /(all|whole|full).?day/],
+  ['title', /title|subject|summary|^event$|^name$|^what$/],
+  ['place', /place|location|room|where|venue/],
+  ['notes', /note|description|detail|comment|remark/],
+  ['link', /link|url|web/],
+  ['categories', /categor|label|tag/],
+  ['availability', /availab|show.*as|busy|status/],
+];
+
+/** What the names of columns tell of their meaning. Each column means one thing, each thing is meant once. */
+export function guessColumns(columns: readonly string[]): ColumnMap {
+  const map: ColumnMap = {};
+  const taken = new Set<number>();
+  for (const [meaning, pattern] of GUESSES) {
+    const at = columns.findIndex((name, i) => {
+      return (
+        !taken.has(i) &&
+        pattern.test(
+          name
+            .toLowerCase()
+            .replaceAll(/[_\s-]+/g, ' ')
+            .trim(),
+        )
+      );
+    });
+    if (at < 0) continue;
+    map[meaning] = at;
+    taken.add(at);
+  }
+  return map;
+}
+
+/** Names under which a table's columns are remembered: all of them, in order. */
+export const signatureOf = (columns: readonly string[]) =>
+  columns.map((name) => name.toLowerCase()).join('|');
+
+/** A remembered choice (names of columns by meaning) for a table that has those columns. */
+export function recallColumns(
+  columns: readonly string[],
+  remembered: Readonly<Record<string, string>> | undefined,
+): ColumnMap | null {
+  if (!remembered) return null;
+  const map: ColumnMap = {};
+  for (const [meaning, name] of Object.entries(remembered)) {
+    const at = columns.indexOf(name);
+    if (at >= 0 && meaning in COLUMN_MEANINGS) map[meaning as ColumnMeaning] = at;
+  }
+  return map;
+}
+
+/** A choice as it is remembered. */
+export const rememberColumns = (columns: readonly string[], map: ColumnMap) =>
+  Object.fromEntries(Object.entries(map).map(([meaning, at]) => [meaning, columns[at]!]));

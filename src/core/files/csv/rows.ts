@@ -1,0 +1,166 @@
+import { parseClock } from '../../jot/clock';
+import type { Availability } from '../../model/common';
+import { lastsForward, newEvent } from '../../model/event';
+import { DAY, formatDate, formatLocal, MINUTE } from '../../time/civil';
+import type { EventDraft } from '../ics/readEvent';
+import type { FileContents } from '../ics/readFile';
+import type { ColumnMap, ColumnMeaning } from './columns';
+import type { DateOrder } from './dates';
+import { readDate } from './dates';
+import type { Table } from './table';
+
+/** How the rows of a table are to be read. */
+export interface TableReading {
+  columns: ColumnMap;
+  order: DateOrder;
+  /** The zone whose clock the times are on. */
+  zone: string;
+  /** Minutes that an event lasts when no column says. */
+  defaultLength: number;
+  /** Epoch ms */
+  now: number;
+}
+
+type Cells = (meaning: ColumnMeaning) => string;
+
+/** A time of the day in a cell, which may hold a date before it; null when there is none. */
+function timeIn(cell: string): number | null {
+  const time = /\d{1,2}[:.]\d{2}(?::\d{2})?\s*(?:[ap]\.?m\.?)?\s*$|\d{1,2}\s*[ap]\.?m\.?\s*$/i.exec(
+    cell,
+  );
+  if (!time) return null;
+  return parseClock(
+    time[0]
+      .replace(/(\d[:.]\d{2}):\d{2}/, '$1')
+      .replaceAll('.', ':')
+      .replace(/\s*([ap]):?m:?/i, '$1m'),
+  );
+}
+
+function timeOf(cells: Cells, time: ColumnMeaning, date: ColumnMeaning): number | null {
+  const own = cells(time);
+  if (own === '')
+    return /\d\s*[T,]?\s+\d|T\d/.test(cells(date)) ? timeIn(cells(date).replace('T', ' ')) : null;
+  const read = parseClock(own) ?? timeIn(own);
+  if (read === null) throw new RangeError(`“${own}” is not a time`);
+  return read;
+}
+
+function dayIn(cells: Cells, meaning: ColumnMeaning, order: DateOrder): number | null {
+  const text = cells(meaning);
+  if (text === '') return null;
+  const day = readDate(text, order);
+  if (day === null) throw new RangeError(`“${text}” is not a date`);
+  return day;
+}
+
+const YES = /^(yes|y|true|1|x|whole day|all day)$/i;
+const AVAILABILITIES: [RegExp, Availability][] = [
+  [/^free|transparent|available/i, 'free'],
+  [/^tentative/i, 'tentative'],
+  [/^(away|out)/i, 'away'],
+];
+
+function readSpan(cells: Cells, reading: TableReading) {
+  const { order, zone, defaultLength } = reading;
+  const startDay = dayIn(cells, 'startDate', order);
+  if (startDay === null) throw new RangeError('there is no start date');
+  const endDay = dayIn(cells, 'endDate', order);
+  const from = timeOf(cells, 'startTime', 'startDate');
+  if (from === null || YES.test(cells('wholeDay'))) {
+    const last = endDay ?? startDay;
+    if (last < startDay) throw new RangeError('the last day is before the first');
+    return {
+      start: { kind: 'date' as const, date: formatDate(startDay) },
+      end: { kind: 'date' as const, date: formatDate(last + 1) },
+    };
+  }
+  const to = timeOf(cells, 'endTime', 'endDate');
+  const minutes = Number(cells('length').replace(',', '.'));
+  if (cells('length') !== '' && !(minutes >= 0))
+    throw new RangeError(`“${cells('length')}” is not a length`);
+  const start = startDay * DAY + from * MINUTE;
+  const length = cells('length') === '' ? defaultLength : minutes;
+  const end = to === null ? start + length * MINUTE : (endDay ?? startDay) * DAY + to * MINUTE;
+  const zoned = (wall: number) => ({ kind: 'zoned' as const, local: formatLocal(wall), zone });
+  const span = { start: zoned(start), end: zoned(end) };
+  if (!lastsForward(span.start, span.end)) throw new RangeError('the end is before the start');
+  return span;
+}
+
+/** FNV-1a: a row gets the same UID whenever it is read, so that it comes in once. */
+function uidOf(cells: readonly string[]): string {
+  let hash = 0x811c9dc5;
+  for (const c of cells.join('\u0000')) hash = Math.imul(hash ^ c.codePointAt(0)!, 0x01000193);
+  return `row-${(hash >>> 0).toString(16)}-${cells.join('').length}@orderly-week`;
+}
+
+/** What `escapeFormulae` of the writer puts before a cell that a spreadsheet would run. */
+const plain = (cell: string) => (/^'[=+\-@]/.test(cell) ? cell.slice(1) : cell);
+
+function readRow(cells: readonly string[], reading: TableReading): EventDraft {
+  const at: Cells = (meaning) => {
+    const column = reading.columns[meaning];
+    return column === undefined ? '' : plain(cells[column] ?? '');
+  };
+  const availability = AVAILABILITIES.find(([words]) => words.test(at('availability')))?.[1];
+  const categories = at('categories')
+    .split(/[;,]/)
+    .map((name) => name.trim())
+    .filter(Boolean);
+  const {
+    id: _id,
+    calendarId: _calendar,
+    ...draft
+  } = newEvent(
+    {
+      id: 'draft',
+      calendarId: 'draft',
+      uid: uidOf(cells),
+      title: at('title'),
+      place: at('place'),
+      notes: at('notes'),
+      link: at('link'),
+      ...readSpan(at, reading),
+      ...(availability && { availability }),
+      ...(categories.length && {
+        passthrough: {
+          properties: [['categories', {}, 'text', ...categories]],
+          components: [],
+        },
+      }),
+    },
+    reading.now,
+  );
+  return draft;
+}
+
+/** The events of a table's rows. A row that can't be read stays out, named with its line. */
+export function readRows(table: Table, reading: TableReading): FileContents {
+  const contents: FileContents = {
+    name: '',
+    events: [],
+    looseDates: [],
+    tasks: [],
+    otherComponents: [],
+    properties: [],
+    counts: { events: table.rows.length, tasks: 0, overrides: 0 },
+    skipped: [],
+    notes: [],
+  };
+  const seen = new Set<string>();
+  for (const { line, cells } of table.rows) {
+    try {
+      const draft = readRow(cells, reading);
+      if (seen.has(draft.uid)) contents.skipped.push({ line, what: 'This row stood before.' });
+      else contents.events.push(draft);
+      seen.add(draft.uid);
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+      const title = cells[reading.columns.title ?? -1];
+      const named = title ? `“${title}”` : 'A row without a title';
+      contents.skipped.push({ line, what: `${named} stays out: ${error.message}.` });
+    }
+  }
+  return contents;
+}
