@@ -9,7 +9,7 @@ export interface Stretch {
 }
 
 /** Joins stretches that overlap or touch; the result is in order. */
-function mergeStretches(stretches: readonly Stretch[]): Stretch[] {
+export function mergeStretches(stretches: readonly Stretch[]): Stretch[] {
   const merged: Stretch[] = [];
   for (const { start, end } of [...stretches].sort((a, b) => a.start - b.start)) {
     const last = merged[merged.length - 1];

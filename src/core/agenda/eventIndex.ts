@@ -181,6 +181,8 @@ function occurrence(
     availability: own.availability ?? event.availability,
     visibility: own.visibility ?? event.visibility,
     ink: event.inkOverride,
+    icon: event.icon,
+    categoryIds: own.categoryIds ?? event.categoryIds,
     zone: zoneOf(own.start ?? event.start),
     startMs: wall ? instantFromWall(place.from, viewZone) : place.from,
     endMs: wall ? instantFromWall(place.to, viewZone) : place.to,

@@ -28,6 +28,7 @@ function occurrence(
     wholeDay: false,
     availability: 'busy',
     visibility: 'public',
+    categoryIds: [],
     zone: null,
     ...times,
     ...more,

@@ -15,7 +15,10 @@ export interface Occurrence {
   wholeDay: boolean;
   availability: Availability;
   visibility: 'public' | 'private';
+  /** The event's own ink, over that of its calendar. */
   ink?: string;
+  icon?: string;
+  categoryIds: readonly string[];
   /** The event's own zone; null when it floats or lasts whole days. */
   zone: string | null;
   /** Epoch ms; a whole day begins at the midnight of the zone that looks at it. */

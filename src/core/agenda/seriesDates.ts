@@ -21,8 +21,11 @@ const BLOCKS_KEPT = 8;
 /** Rules whose dates are too many to be worked out ahead. */
 const DENSE = new Set(['HOURLY', 'MINUTELY', 'SECONDLY']);
 
-/** The nearest change before a date that also reaches later ones. */
-function laterChange(series: CompiledSeries, wall: number): PlacedChange | undefined {
+/** The nearest change before a date (nominal start, wall ms) that also reaches later ones. */
+export function laterChange(
+  series: Pick<CompiledSeries, 'changes'>,
+  wall: number,
+): PlacedChange | undefined {
   let found: PlacedChange | undefined;
   for (const change of series.changes) {
     if (change.nominal > wall) break;
@@ -35,10 +38,13 @@ function laterChange(series: CompiledSeries, wall: number): PlacedChange | undef
 export class SeriesDates {
   private readonly blocks = new Map<number, PlacedDate[]>();
   private readonly reach: number;
+  /** Where the first date may lie: an extra one can come before the rule's. */
+  private readonly earliest: number;
   private readonly isDense: boolean;
 
   constructor(readonly series: CompiledSeries) {
     this.reach = reachOf(series);
+    this.earliest = Math.min(series.start, ...series.extra);
     this.isDense = series.rule !== null && DENSE.has(series.rule.frequency);
   }
 
@@ -49,7 +55,7 @@ export class SeriesDates {
   visitAround(from: number, to: number, visit: (date: PlacedDate) => void): boolean {
     const low = from - this.reach;
     const high = to + this.reach;
-    if (this.series.start > high) return false;
+    if (this.earliest > high) return false;
     const blocks: PlacedDate[][] = [];
     for (let index = Math.floor(low / BLOCK); index * BLOCK < high; index++) {
       const block = this.isDense ? null : this.block(index);

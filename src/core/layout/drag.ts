@@ -65,3 +65,8 @@ export function spanBetween(from: Spot, to: Spot, slot: number): Span {
     wholeDay: false,
   };
 }
+
+/** The whole days from one day (day number) to another, in either direction. */
+export function daysBetween(from: number, to: number): Span {
+  return { start: Math.min(from, to) * DAY, end: (Math.max(from, to) + 1) * DAY, wholeDay: true };
+}

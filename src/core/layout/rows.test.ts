@@ -1,39 +1,18 @@
 import fc from 'fast-check';
 import type { Occurrence } from '../agenda/occurrence';
 import { DAY, MINUTE } from '../time/civil';
+import { timed } from '../testing/occurrences';
 import { packLanes } from './lanes';
+import { tracksOf } from './tracks';
 import type { RowsFrame } from './rows';
 import { layoutRows, minuteOfX, rowAt, xOfMinute } from './rows';
 
-function occurrence(
-  title: string,
-  start: number,
-  end: number,
-  more: Partial<Occurrence> = {},
-): Occurrence {
-  return {
-    id: title,
-    eventId: title,
-    calendarId: 'c',
-    dateKey: null,
-    changed: false,
-    title,
-    place: '',
-    wholeDay: false,
-    availability: 'busy',
-    visibility: 'public',
-    zone: null,
-    startMs: start * MINUTE,
-    endMs: end * MINUTE,
-    start: start * MINUTE,
-    end: end * MINUTE,
-    ...more,
-  };
-}
+/** An occurrence between minutes of day 0 on. */
+const occurrence = (title: string, from: number, to: number, more: Partial<Occurrence> = {}) =>
+  timed(title, 0, from, to, more);
 
 const frame: RowsFrame = {
-  fromDay: 0,
-  days: 7,
+  tracks: tracksOf([0, 1, 2, 3, 4, 5, 6], null),
   fromMinute: 420,
   toMinute: 1140,
   width: 360,

@@ -1,13 +1,15 @@
 import type { Occurrence } from '../agenda/occurrence';
-import { DAY, MINUTE } from '../time/civil';
+import { DAY } from '../time/civil';
 import type { LabelSide } from './lanes';
 import { packLanes } from './lanes';
+import { isTop, nthDay, takesDay } from './parts';
+import type { Track } from './tracks';
+import { partOnTrack } from './tracks';
 
 /** The week in rows: one row a day, time from left to right. Sizes in pixels. */
 export interface RowsFrame {
-  /** First day (day number) and how many. */
-  fromDay: number;
-  days: number;
+  /** What each row stands for, in order. */
+  tracks: readonly Track[];
   /** Hours shown, in minutes of the day. */
   fromMinute: number;
   toMinute: number;
@@ -51,8 +53,7 @@ export interface TopBar {
   of: number;
 }
 
-export interface Row {
-  day: number;
+export interface Row extends Track {
   y: number;
   height: number;
   tops: TopBar[];
@@ -87,8 +88,6 @@ export const COUNT_WIDTH = 66;
 /** Widths to hold labels to, one after the other, until the rows fit. */
 const LABEL_LIMITS = [Infinity, 150, 110, 80];
 
-export const isTop = (o: Occurrence) => o.wholeDay || o.end - o.start >= DAY;
-
 /** x of a minute of the day, not held to the shown hours. */
 export function xOfMinute(
   frame: Pick<RowsFrame, 'fromMinute' | 'toMinute' | 'width'>,
@@ -105,17 +104,6 @@ export function minuteOfX(
   return frame.fromMinute + (x / frame.width) * (frame.toMinute - frame.fromMinute);
 }
 
-/** The part of an occurrence on a day, in minutes of that day; null when it has none. */
-function partOn(o: Occurrence, day: number): { from: number; to: number } | null {
-  const low = day * DAY;
-  const isPoint = o.start === o.end;
-  if (o.start >= low + DAY || (isPoint ? o.start < low : o.end <= low)) return null;
-  return {
-    from: Math.max(0, (o.start - low) / MINUTE),
-    to: Math.min(1440, (o.end - low) / MINUTE),
-  };
-}
-
 function topBar(
   frame: RowsFrame,
   o: Occurrence,
@@ -123,13 +111,11 @@ function topBar(
   part: { from: number; to: number },
 ): TopBar {
   const x = Math.max(0, xOfMinute(frame, part.from));
-  const first = Math.floor(o.start / DAY);
   return {
     occurrence: o,
     x,
     width: Math.max(MIN_BAR, Math.min(frame.width, xOfMinute(frame, part.to)) - x),
-    nth: day - first + 1,
-    of: Math.ceil(o.end / DAY) - first,
+    ...nthDay(o, day),
   };
 }
 
@@ -141,18 +127,18 @@ interface Timed {
   cutEnd: boolean;
 }
 
-interface DayContent {
-  day: number;
+interface DayContent extends Track {
   tops: TopBar[];
   timed: Timed[];
   before: number;
   after: number;
 }
 
-function contentOf(frame: RowsFrame, occurrences: readonly Occurrence[], day: number): DayContent {
-  const content: DayContent = { day, tops: [], timed: [], before: 0, after: 0 };
+function contentOf(frame: RowsFrame, occurrences: readonly Occurrence[], track: Track): DayContent {
+  const { day } = track;
+  const content: DayContent = { ...track, tops: [], timed: [], before: 0, after: 0 };
   for (const occurrence of occurrences) {
-    const part = partOn(occurrence, day);
+    const part = partOnTrack(occurrence, track);
     if (!part) continue;
     if (isTop(occurrence)) content.tops.push(topBar(frame, occurrence, day, part));
     else if (part.from >= frame.toMinute) content.after++;
@@ -278,14 +264,9 @@ function withTallRows(
   return result;
 }
 
-const isWashing = ({ occurrence }: TopBar) =>
-  occurrence.availability === 'busy' || occurrence.availability === 'away';
-
-/** Lays occurrences (wall ms in the frame's zone, in order of start) out as rows of days. */
+/** Lays occurrences (wall ms in the frame's zone, in order of start) out as rows of tracks. */
 export function layoutRows(frame: RowsFrame, occurrences: readonly Occurrence[]): RowsLayout {
-  const contents = Array.from({ length: frame.days }, (_, i) =>
-    contentOf(frame, occurrences, frame.fromDay + i),
-  );
+  const contents = frame.tracks.map((track) => contentOf(frame, occurrences, track));
   const packed = packAll(frame, contents);
   const heights = shareRoom(
     packed.map((row) => row.needed),
@@ -298,7 +279,9 @@ export function layoutRows(frame: RowsFrame, occurrences: readonly Occurrence[])
         ...row,
         y,
         height: heights[i]!,
-        washes: row.tops.filter(isWashing).map(({ x, width }) => ({ x, width })),
+        washes: row.tops
+          .filter((top) => takesDay(top.occurrence))
+          .map(({ x, width }) => ({ x, width })),
       };
       y += heights[i]!;
       return placed;
