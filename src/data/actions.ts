@@ -1,13 +1,21 @@
 import { useQueryClient } from '@tanstack/react-query';
+import { nanoid } from 'nanoid';
 import { useMemo } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { byStart } from '@/core/agenda/occurrence';
 import { revised } from '@/core/editing/edits';
+import type { ChangedDatesFate, DateEdit, EventEdit, Scope } from '@/core/editing/series/edit';
+import { editSeries } from '@/core/editing/series/edit';
+import { removeDates, restoreChanged, restoreSkipped } from '@/core/editing/series/skips';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
-import type { Settings } from '@/core/model/others';
+import { uidOf } from '@/core/model/event';
+import type { Lens } from '@/core/model/view';
+import type { Category, Settings } from '@/core/model/others';
 import { count } from '@/core/time/words';
+import type { CalendarWork } from '@/engine/calendarWork';
 import type { Edit } from '@/engine/change';
+import type { SweepRequest } from '@/engine/sweeper';
 import { useEngine } from './engineContext';
 import { useMessages } from './messages';
 import { OCCURRENCES } from './queries';
@@ -17,6 +25,18 @@ type Found = { occurrences: Occurrence[]; cut: string[] };
 
 export const titleOf = (event: { title: string }) => event.title.trim() || 'Untitled';
 const quoted = (event: { title: string }) => `“${titleOf(event)}”`;
+
+/** Which dates an edit reaches, and what becomes of those changed by hand. */
+export interface Reach {
+  scope: Scope;
+  fate: ChangedDatesFate;
+}
+
+const SCOPE_WORDS = { this: 'one date', later: 'later dates', every: 'every date' } as const;
+
+/** What an action on a series is called, for example "Moved later dates of “Bench round”". */
+const seriesLabel = (verb: string, scope: Scope) => (event: { title: string }) =>
+  `${verb} ${SCOPE_WORDS[scope]} of ${quoted(event)}`;
 
 /** Everything that a person can do to records. Each is one change, answered by a message with Undo. */
 export function useActions() {
@@ -48,6 +68,25 @@ export function useActions() {
         if (!before) return false;
         const after = revised(edit(before), {}, Date.now());
         return commit(`${verb} ${quoted(after)}`, [{ type: 'event', before, after }]);
+      });
+
+    /** Does something to a series as it stands by then; `edit` gives what is to be kept. */
+    const editSeriesById = (
+      id: string,
+      label: (event: CalendarEvent) => string,
+      edit: (event: CalendarEvent) => EventEdit[],
+    ) =>
+      inTurn(async () => {
+        const before = await engine?.event(id);
+        if (!before) return false;
+        try {
+          const edits = edit(before).map((one): Edit => ({ type: 'event', ...one }));
+          return await commit(label(before), edits);
+        } catch (error) {
+          if (!(error instanceof RangeError)) throw error;
+          complain(error.message);
+          return false;
+        }
       });
 
     const step = (direction: 'undo' | 'redo') => inTurn(() => stepNow(direction));
@@ -86,15 +125,56 @@ export function useActions() {
       step,
       showAt,
       editById,
+      editSeriesById,
+      /** Edits a series through one of its dates. */
+      editDates: (id: string, key: string, edit: DateEdit, reach: Reach, verb: string) => {
+        const newId = nanoid(12);
+        const names = { id: newId, uid: uidOf(newId) };
+        return editSeriesById(id, seriesLabel(verb, reach.scope), (event) =>
+          editSeries(event, key, edit, { ...reach, names, now: Date.now() }),
+        );
+      },
+      /** Skips or removes dates of a series. */
+      removeDates: (id: string, key: string, scope: Scope) =>
+        editSeriesById(
+          id,
+          (event) =>
+            scope === 'this'
+              ? `Skipped one date of ${quoted(event)}`
+              : seriesLabel('Removed', scope)(event),
+          (event) => [{ before: event, after: removeDates(event, key, scope, Date.now()) }],
+        ),
+      restoreDate: (id: string, key: string, isSkipped: boolean) =>
+        editSeriesById(
+          id,
+          (event) => `Restored one date of ${quoted(event)}`,
+          (event) => [
+            {
+              before: event,
+              after: (isSkipped ? restoreSkipped : restoreChanged)(event, key, Date.now()),
+            },
+          ],
+        ),
+      sweep: (request: SweepRequest) =>
+        inTurn(async () => {
+          try {
+            const label = await engine?.keepSweep(request, Date.now());
+            if (label) say(label, 'undo');
+            return Boolean(label);
+          } catch (error) {
+            complain(`That could not be kept: ${(error as Error).message}.`);
+            return false;
+          }
+        }),
       add: (event: CalendarEvent) =>
         change(`Added ${quoted(event)}`, [{ type: 'event', before: null, after: event }]),
       edit: (before: CalendarEvent, after: CalendarEvent, verb = 'Changed') =>
         change(`${verb} ${quoted(after)}`, [
           { type: 'event', before, after: revised(after, {}, Date.now()) },
         ]),
-      copy: (event: CalendarEvent, copies: CalendarEvent[]) =>
+      copy: (event: CalendarEvent, copies: CalendarEvent[], label?: string) =>
         change(
-          `Copied ${quoted(event)} to ${count(copies.length, 'day')}`,
+          label ?? `Copied ${quoted(event)} to ${count(copies.length, 'day')}`,
           copies.map((copy): Edit => ({ type: 'event', before: null, after: copy })),
         ),
       remove: (event: CalendarEvent) =>
@@ -105,20 +185,101 @@ export function useActions() {
             after: revised(event, { removedAt: Date.now() }, Date.now()),
           },
         ]),
-      bringBack: (events: readonly CalendarEvent[]) =>
+      /** Brings events back, and the calendars of theirs that are removed. */
+      bringBack: (events: readonly CalendarEvent[], removed: readonly Calendar[] = []) =>
         change(
           events.length === 1
             ? `Brought back ${quoted(events[0]!)}`
             : `Brought back ${count(events.length, 'event')}`,
-          events.map((event): Edit => {
-            const { removedAt: _removedAt, ...after } = revised(event, {}, Date.now());
-            return { type: 'event', before: event, after };
-          }),
+          [
+            ...removed
+              .filter(({ id }) => events.some(({ calendarId }) => calendarId === id))
+              .map((before): Edit => {
+                const { removedAt: _gone, ...after } = before;
+                return { type: 'calendar', before, after };
+              }),
+            ...events.map((event): Edit => {
+              const { removedAt: _removedAt, ...after } = revised(event, {}, Date.now());
+              return { type: 'event', before: event, after };
+            }),
+          ],
         ),
+      /** Edits a calendar; `verb` begins what it is called. */
+      editCalendar: (calendar: Calendar, fields: Partial<Calendar>, label: string) =>
+        change(label, [{ type: 'calendar', before: calendar, after: { ...calendar, ...fields } }]),
+      /** Several calendars at once, and the settings with them. */
+      arrange: (
+        before: readonly Calendar[],
+        after: readonly Calendar[],
+        label: string,
+        settings?: { before: Settings; fields: Partial<Settings> },
+      ) =>
+        change(label, [
+          ...after.map((one): Edit => ({
+            type: 'calendar',
+            before: before.find(({ id }) => id === one.id) ?? null,
+            after: one,
+          })),
+          ...(settings
+            ? [
+                {
+                  type: 'settings' as const,
+                  before: settings.before,
+                  after: { ...settings.before, ...settings.fields },
+                },
+              ]
+            : []),
+        ]),
+      work: (work: CalendarWork) =>
+        inTurn(async () => {
+          if (!engine) return false;
+          try {
+            say(await engine.work(work, Date.now()), 'undo');
+            return true;
+          } catch (error) {
+            complain(`That could not be done: ${(error as Error).message}`);
+            return false;
+          }
+        }),
+      /** Takes files off their events, as one change. */
+      detach: (files: readonly { id: string; eventId: string }[]) =>
+        inTurn(async () => {
+          const gone = new Set(files.map(({ id }) => id));
+          const ids = [...new Set(files.map(({ eventId }) => eventId))];
+          const events = await Promise.all(ids.map((id) => engine?.event(id)));
+          const edits = events.flatMap((before): Edit[] => {
+            if (!before) return [];
+            const attachments = before.attachments.filter(({ id }) => !gone.has(id));
+            const after = revised(before, { attachments }, Date.now());
+            return [{ type: 'event', before, after }];
+          });
+          return commit(`Removed ${count(files.length, 'file')}`, edits);
+        }),
+      setLens: (before: Lens | null, after: Lens | null, label: string) =>
+        change(label, [{ type: 'lens', before, after }]),
+      /** Lenses in another order. */
+      arrangeLenses: (before: readonly Lens[], after: readonly Lens[]) =>
+        change(
+          'Moved a lens',
+          after.map((lens): Edit => ({
+            type: 'lens',
+            before: before.find(({ id }) => id === lens.id) ?? null,
+            after: lens,
+          })),
+        ),
+      setCategory: (before: Category | null, after: Category, label: string) =>
+        change(label, [{ type: 'category', before, after }]),
       show: (calendar: Calendar, shown: boolean) =>
         change(`${shown ? 'Showed' : 'Hid'} ${calendar.name}`, [
           { type: 'calendar', before: calendar, after: { ...calendar, shown } },
         ]),
+      markClosures: (calendar: Calendar, isClosures: boolean) =>
+        change(
+          isClosures
+            ? `Marked ${calendar.name} as closures`
+            : `${calendar.name} is no closures now`,
+          [{ type: 'calendar', before: calendar, after: { ...calendar, isClosures } }],
+        ),
       set: (before: Settings, fields: Partial<Settings>, label: string) =>
         change(label, [{ type: 'settings', before, after: { ...before, ...fields } }]),
     };

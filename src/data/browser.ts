@@ -32,7 +32,12 @@ export function browserFirstWeekday(): Weekday {
 
 /** Offers text as a file to keep. */
 export function download(name: string, text: string, mediaType: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: mediaType }));
+  downloadBlob(name, new Blob([text], { type: mediaType }));
+}
+
+/** Offers bytes as a file to keep. Without a type of their own, nothing opens them in the app's origin. */
+export function downloadBlob(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -17,6 +17,8 @@ interface Messages {
   say(text: string, offer?: Message['offer']): void;
   complain(text: string): void;
   close(): void;
+  /** Takes away what answers the action before, since something new is asked; a problem stays. */
+  giveWay(): void;
 }
 
 const MessageContext = createContext<Messages | null>(null);
@@ -32,7 +34,11 @@ export function MessageProvider({ children }: { children: ReactNode }) {
   );
   const complain = useCallback((text: string) => show(text, null, true), [show]);
   const close = useCallback(() => setMessage(null), []);
-  const value = useMemo(() => ({ message, say, complain, close }), [message, say, complain, close]);
+  const giveWay = useCallback(() => setMessage((last) => (last?.isProblem ? last : null)), []);
+  const value = useMemo(
+    () => ({ message, say, complain, close, giveWay }),
+    [message, say, complain, close, giveWay],
+  );
   return <MessageContext.Provider value={value}>{children}</MessageContext.Provider>;
 }
 

@@ -3,7 +3,7 @@ import { MINUTE } from '@/core/time/civil';
 import { wallFromInstant } from '@/core/time/zones';
 
 /** The clock, in epoch ms, as it was at the last full minute; keeps going. */
-function useNow(): number {
+export function useNow(): number {
   const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
     const toNextMinute = MINUTE - (Date.now() % MINUTE);

@@ -1,6 +1,8 @@
 import { useMemo } from 'react';
 import type { Settings } from '@/core/model/others';
+import { workdaysOf } from '@/core/model/workweek';
 import type { Weekday } from '@/core/time/civil';
+import { sheetClock } from '@/core/time/sheetClock';
 import type { Wording } from '@/core/time/words';
 import { browserFirstWeekday, browserHourCycle, browserLocale, browserZone } from './browser';
 import { useSettings } from './queries';
@@ -8,20 +10,27 @@ import { useSettings } from './queries';
 /** The person's choices, with the browser's where nothing was chosen. */
 export interface Preferences {
   settings: Settings;
+  /** The home zone. */
   zone: string;
+  /** The clock that the sheet goes by: home's, and on days of travel that of the place (see `sheetClock`). */
+  clock: string;
+  /** Weekdays that are worked on. */
+  workdays: readonly Weekday[];
   firstWeekday: Weekday;
   wording: Wording;
 }
 
 export function usePreferences(): Preferences {
   const settings = useSettings();
-  return useMemo(
-    () => ({
+  return useMemo(() => {
+    const zone = settings.zone ?? browserZone();
+    return {
       settings,
-      zone: settings.zone ?? browserZone(),
+      zone,
+      clock: sheetClock(zone, settings.travel),
+      workdays: workdaysOf(settings.workweek),
       firstWeekday: (settings.firstWeekday ?? browserFirstWeekday()) as Weekday,
       wording: { locale: browserLocale(), hourCycle: settings.hourCycle ?? browserHourCycle() },
-    }),
-    [settings],
-  );
+    };
+  }, [settings]);
 }

@@ -1,9 +1,20 @@
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo } from 'react';
+import {
+  keepPreviousData,
+  useInfiniteQuery,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
+import { useEffect, useMemo, useRef } from 'react';
 import type { Window } from '@/core/agenda/occurrence';
+import type { CalendarEvent } from '@/core/model/event';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
+import type { AgendaRequest } from '@/engine/agendaPages';
 import type { RemoteEngine } from '@/engine/client';
+import type { SweepRequest } from '@/engine/sweeper';
+import type { Sight } from '@/core/view/sight';
+import { ALL_IN_SIGHT } from '@/core/view/sight';
 import { useEngine } from './engineContext';
+import { useNow } from './now';
 
 export const OCCURRENCES = 'occurrences';
 
@@ -22,35 +33,75 @@ function useEngineQuery<T>(
   });
 }
 
-const occurrencesKey = ({ fromDay, toDay, zone }: Window) => [OCCURRENCES, fromDay, toDay, zone];
+const occurrencesKey = ({ fromDay, toDay, zone }: Window, sight: Sight) => [
+  OCCURRENCES,
+  fromDay,
+  toDay,
+  zone,
+  sight,
+];
 
-/** What happens in a window on the shown calendars. */
-export function useOccurrences(window: Window) {
-  return useEngineQuery(occurrencesKey(window), (engine) => engine.occurrences(window));
+/** What happens in a window, as far as it is in sight. */
+export function useOccurrences(window: Window, sight = ALL_IN_SIGHT, enabled = true) {
+  return useEngineQuery(
+    occurrencesKey(window, sight),
+    (engine) => engine.occurrences(window, sight),
+    { enabled },
+  );
 }
 
-/** Asks for the windows before and after one, so that they are here when they are gone to. */
-export function usePrefetchAround(window: Window, isReady: boolean): void {
+/** How booked the days of a window are. */
+export function useDayLoads(window: Window, sight: Sight, enabled: boolean) {
+  const { fromDay, toDay, zone } = window;
+  return useEngineQuery(
+    ['dayLoads', fromDay, toDay, zone, sight],
+    (engine) => engine.dayLoads(window, sight),
+    { enabled },
+  );
+}
+
+/** The agenda from a day on, and back from it, a page at a time. */
+export function useAgenda(day: number, zone: string, sight: Sight) {
+  const { engine } = useEngine();
+  return useInfiniteQuery({
+    queryKey: ['agenda', day, zone, sight],
+    queryFn: ({ pageParam }) => engine!.agendaPage({ ...pageParam, zone }, sight),
+    enabled: engine !== null,
+    initialPageParam: { day, direction: 'around' } as Omit<AgendaRequest, 'zone'>,
+    getNextPageParam: ({ toDay }) => ({ day: toDay, direction: 'on' as const }),
+    getPreviousPageParam: ({ fromDay }) => ({ day: fromDay, direction: 'back' as const }),
+  });
+}
+
+/** Asks for the windows beside the one shown, so that they are here when they are gone to. */
+export function usePrefetchAround(
+  windows: readonly Window[],
+  sight: Sight,
+  isReady: boolean,
+): void {
   const client = useQueryClient();
   const { engine } = useEngine();
-  const { fromDay, toDay, zone } = window;
+  const latest = useRef({ windows, sight });
+  const said = JSON.stringify([windows, sight]);
+  useEffect(() => {
+    latest.current = { windows, sight };
+  });
   useEffect(() => {
     if (!engine || !isReady) return;
-    const days = toDay - fromDay;
-    for (const shift of [-days, days]) {
-      const next = { fromDay: fromDay + shift, toDay: toDay + shift, zone };
+    const asked = latest.current;
+    for (const window of asked.windows) {
       void client.prefetchQuery({
-        queryKey: occurrencesKey(next),
-        queryFn: () => engine.occurrences(next),
+        queryKey: occurrencesKey(window, asked.sight),
+        queryFn: () => engine.occurrences(window, asked.sight),
       });
     }
-  }, [client, engine, isReady, fromDay, toDay, zone]);
+  }, [client, engine, isReady, said]);
 }
 
 /** Booked minutes of weeks, for the ruler. */
-export function useWeeklyLoad(fromDay: number, weeks: number, zone: string) {
-  return useEngineQuery(['load', fromDay, weeks, zone], (engine) =>
-    engine.weeklyLoad(fromDay, weeks, zone),
+export function useWeeklyLoad(fromDay: number, weeks: number, zone: string, sight: Sight) {
+  return useEngineQuery(['load', fromDay, weeks, zone, sight], (engine) =>
+    engine.weeklyLoad(fromDay, weeks, zone, sight),
   );
 }
 
@@ -72,8 +123,71 @@ export function useEvent(id: string | null) {
   });
 }
 
+/** The next dates of a series, stored or not yet, with what each would meet. */
+export function useOutlook(event: CalendarEvent, zone: string) {
+  const { id, start, end, rule, extraDates, skippedDates, changedDates, availability } = event;
+  const said = [id, start, end, rule, extraDates, skippedDates, changedDates, availability];
+  return useEngineQuery(['outlook', JSON.stringify(said), zone], (engine) =>
+    engine.outlook(event, Date.now(), zone),
+  );
+}
+
+/** Every zone as people look for it. Made once: it takes the worker a moment. */
+export function useZones(enabled: boolean) {
+  return useEngineQuery(['zones'], (engine) => engine.zones(Date.now()), { enabled });
+}
+
+export function useSeriesList() {
+  return useEngineQuery(['series'], (engine) => engine.series());
+}
+
+export function useSweep(request: SweepRequest) {
+  return useEngineQuery(['sweep', request], (engine) => engine.sweep(request));
+}
+
 export function useRemoved() {
   return useEngineQuery(['removed'], (engine) => engine.removed());
+}
+
+export function useRemovedCalendars() {
+  return useEngineQuery(['removedCalendars'], (engine) => engine.removedCalendars());
+}
+
+export function useCategories() {
+  const { data } = useEngineQuery(['categories'], (engine) => engine.categories());
+  return useMemo(() => data ?? [], [data]);
+}
+
+export function useLenses() {
+  const { data } = useEngineQuery(['lenses'], (engine) => engine.lenses());
+  return useMemo(() => data ?? [], [data]);
+}
+
+/** The most events that a search lists. */
+const FOUND = 60;
+
+export function useFoundEvents(text: string) {
+  return useEngineQuery(['found', text], (engine) => engine.findEvents(text, FOUND));
+}
+
+export function useAttachments() {
+  return useEngineQuery(['attachments'], (engine) => engine.attachments());
+}
+
+export function useMergePreview(fromId: string, intoId: string | null) {
+  return useEngineQuery(['merge', fromId, intoId], (e) => e.mergePreview(fromId, intoId!), {
+    enabled: intoId !== null,
+    keep: false,
+  });
+}
+
+/** Has the engine look at the feeds whose time has come, each minute. */
+export function useDueFeeds(): void {
+  const { engine, status } = useEngine();
+  const now = useNow();
+  useEffect(() => {
+    if (engine && status.ready) void engine.refreshDue(now);
+  }, [engine, status.ready, now]);
 }
 
 export function useEventCounts() {

@@ -10,6 +10,7 @@ import type { Edit } from './change';
 import { Engine } from './engine';
 import { firstSeed } from './firstSeed';
 import type { Surroundings } from './store';
+import { outside } from './testing/outside';
 import { MemoryStore } from './testing/memoryStore';
 
 const WEEK = {
@@ -35,7 +36,7 @@ class Windows {
         for (const other of this.engines) if (other !== engine) void other.hear(keys);
       },
     };
-    const engine = new Engine(this.store, surroundings);
+    const engine = new Engine(this.store, surroundings, outside());
     this.engines.push(engine);
     let ready = () => {};
     const loaded = new Promise<void>((resolve) => (ready = resolve));
@@ -182,7 +183,7 @@ test('a failed write is told, holds in memory, and is written by the next try', 
     changes: 2,
     reason: 'The browser’s storage for this page is full.',
   });
-  expect(engine.exportCalendars(null).text).toContain('SUMMARY:Long call');
+  expect(engine.exportCalendars({ calendarIds: null }).text).toContain('SUMMARY:Long call');
   expect(await engine.step('undo')).toBe('Renamed');
   expect(titles(engine)).toEqual(['Call']);
   windows.store.failWriting = null;
@@ -256,7 +257,7 @@ test('many events come in from a file as one change', async () => {
     'ferry_times.ics',
   );
   const steps: number[] = [];
-  const preview = await engine.previewImport(file, 1, ({ done }) => steps.push(done));
+  const preview = await engine.previewImport([file], 1, ({ done }) => steps.push(done));
   expect(preview).toMatchObject({ calendarName: 'ferry times', fates: { new: 450 }, problems: 0 });
   expect(steps).toEqual([0, 100, 200, 300, 400, 450]);
   const ferry = newCalendar({ id: 'ferry', name: 'Ferry', ink: INKS.Moss, mark: 'drop', order: 1 });
@@ -278,13 +279,13 @@ test('an import that is stopped, or that brings nothing, changes nothing', async
     (_, i) => `BEGIN:VEVENT\nUID:${i}\nDTSTART:20261124T100000Z\nEND:VEVENT\n`,
   );
   const text = `BEGIN:VCALENDAR\n${entries.join('')}END:VCALENDAR\n`;
-  const reading = engine.previewImport(icsFile(text), 1, () => undefined);
+  const reading = engine.previewImport([icsFile(text)], 1, () => undefined);
   engine.stopImport();
   await expect(reading).rejects.toThrow('Nothing was changed');
   await expect(engine.applyImport({ calendarId: 'first' }, 1)).rejects.toThrow(
     'Choose the file again',
   );
-  await engine.previewImport(icsFile('BEGIN:VCALENDAR\nEND:VCALENDAR\n'), 1, () => undefined);
+  await engine.previewImport([icsFile('BEGIN:VCALENDAR\nEND:VCALENDAR\n')], 1, () => undefined);
   await engine.applyImport({ calendarId: 'first' }, 1);
   expect(engine.status().undo).toBeNull();
 });
@@ -339,7 +340,7 @@ test('an event of a followed calendar is not what a file updates', async () => {
   );
   const text =
     'BEGIN:VCALENDAR\nBEGIN:VEVENT\nUID:a@ferry.example\nDTSTART:20261124T090000Z\nEND:VEVENT\nEND:VCALENDAR\n';
-  expect((await engine.previewImport(icsFile(text), 1, () => undefined)).fates).toMatchObject({
+  expect((await engine.previewImport([icsFile(text)], 1, () => undefined)).fates).toMatchObject({
     new: 1,
     updated: 0,
   });
@@ -359,10 +360,10 @@ test('tasks and the file’s own properties come in with the calendar and go out
     'END:VCALENDAR',
     '',
   ].join('\r\n');
-  const preview = await engine.previewImport(icsFile(text), 1, () => undefined);
+  const preview = await engine.previewImport([icsFile(text)], 1, () => undefined);
   expect(preview.counts.tasks).toBe(1);
   await engine.applyImport({ calendarId: 'first' }, 1);
-  const out = engine.exportCalendars('first').text;
+  const out = engine.exportCalendars({ calendarIds: ['first'] }).text;
   for (const line of ['X-QUAY:7', 'BEGIN:VTODO', 'SUMMARY:Renew permit', 'X-LAMP:port'])
     expect(out).toContain(`${line}\r\n`);
 });
@@ -370,7 +371,7 @@ test('tasks and the file’s own properties come in with the calendar and go out
 test('an import into a calendar that is gone changes nothing', async () => {
   const engine = await new Windows().open();
   await engine.previewImport(
-    icsFile('BEGIN:VEVENT\nUID:a\nDTSTART:20261124T090000Z\nEND:VEVENT\n'),
+    [icsFile('BEGIN:VEVENT\nUID:a\nDTSTART:20261124T090000Z\nEND:VEVENT\n')],
     1,
     () => undefined,
   );

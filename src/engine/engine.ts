@@ -1,20 +1,51 @@
 import { bookedMinutes } from '@/core/agenda/booked';
+import type { DayLoads } from '@/core/agenda/dayLoads';
+import { dayLoads } from '@/core/agenda/dayLoads';
 import { EventIndex } from '@/core/agenda/eventIndex';
 import type { Occurrence, Window } from '@/core/agenda/occurrence';
-import { writeCalendarFile } from '@/core/files/ics/writeFile';
+import type { TableReading } from '@/core/files/csv/rows';
+import type { OutlookDate } from '@/core/editing/outlook';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
-import type { Settings } from '@/core/model/others';
+import { isSeries } from '@/core/model/event';
+import { findEvents } from '@/core/calendars/find';
+import type { Category, Settings } from '@/core/model/others';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import type { TypedRecord } from '@/core/model/records';
+import type { Lens } from '@/core/model/view';
+import type { Sight } from '@/core/view/sight';
+import { ALL_IN_SIGHT, partsSet, passes } from '@/core/view/sight';
 import { keyOf, writeRecord } from '@/core/model/records';
+import type { SweepStep } from '@/core/tidy/sweep';
+import type { ZoneEntry } from '@/core/time/zoneNames';
+import { describeZone } from '@/core/time/zoneNames';
+import type { AgendaPage, AgendaRequest } from './agendaPages';
+import { agendaPage } from './agendaPages';
+import type { CalendarWork, MergePreview, RemovedCalendar } from './calendarWork';
+import { mergePreview, removedCalendars, removedEvents, workChange } from './calendarWork';
 import type { ChangeRequest } from './change';
 import { breathe } from './breathe';
-import type { ImportPreview, ImportProgress, ImportResult, ImportTarget } from './importer';
+import type { ExportedFile, ExportRequest, TableRequest } from './exporter';
+import { exportCalendarFile, exportTable } from './exporter';
+import type { FileStore } from './fileStore';
+import type { AskFeed, FeedLook } from './follower';
+import { Follower } from './follower';
+import type {
+  ImportPreview,
+  ImportProgress,
+  ImportResult,
+  ImportTarget,
+  TableLook,
+} from './importer';
 import { Importer } from './importer';
+import type { Attachment, AttachmentRow, RestorePreview } from './keeper';
+import { Keeper } from './keeper';
+import { outlook } from './outlook';
 import type { SetAside, Unsaved } from './repository';
 import { Repository } from './repository';
 import type { Store, Surroundings } from './store';
+import type { SweepRequest, SweepSetting } from './sweeper';
+import { planned, sweepChange } from './sweeper';
 
 /** How the engine stands; told to the page whenever it changes. */
 export interface EngineStatus {
@@ -27,6 +58,19 @@ export interface EngineStatus {
   /** Labels of the changes that undo and redo would reach. */
   undo: string | null;
   redo: string | null;
+}
+
+/** What the engine reaches besides its store. */
+export interface Outside {
+  askFeed: AskFeed;
+  files: FileStore;
+}
+
+/** What a window shows, and how many dates a filter holds back. */
+export interface Seen {
+  occurrences: Occurrence[];
+  cut: string[];
+  hidden: number;
 }
 
 export type OnStatus = (status: EngineStatus, recordsChanged: boolean) => void;
@@ -43,6 +87,8 @@ export class Engine {
   private readonly index = new EventIndex();
   private readonly repository: Repository;
   private readonly importer: Importer;
+  private readonly follower: Follower;
+  private readonly keeper: Keeper;
   private progress = { loaded: 0, total: 1, ready: false };
   private onStatus: OnStatus = () => undefined;
   private lastTold = 0;
@@ -50,6 +96,7 @@ export class Engine {
   constructor(
     private readonly store: Store,
     private readonly surroundings: Surroundings,
+    outside: Outside,
   ) {
     this.repository = new Repository(store, surroundings, (key, type, record) => {
       if (type !== 'event') return;
@@ -57,6 +104,8 @@ export class Engine {
       else this.index.remove(key.slice(key.indexOf('/') + 1));
     });
     this.importer = new Importer(this.repository);
+    this.follower = new Follower(this.repository, outside.askFeed);
+    this.keeper = new Keeper(this.repository, outside.files);
   }
 
   /** Opens the store, putting the seed into a new one; loading goes on after this answers. */
@@ -137,15 +186,39 @@ export class Engine {
     return new Set(this.calendars().flatMap((calendar) => (calendar.shown ? [calendar.id] : [])));
   }
 
-  /** What happens in a window on the shown calendars, in order of start. */
-  occurrences(window: Window): { occurrences: Occurrence[]; cut: string[] } {
-    return this.index.query(window, this.shown());
+  /** What happens in a window, as far as it is in sight, in order of start; how much is not. */
+  occurrences(window: Window, sight: Sight = ALL_IN_SIGHT): Seen {
+    const { calendarIds } = sight;
+    const found = this.index.query(window, calendarIds ? new Set(calendarIds) : this.shown());
+    if (partsSet(sight.filter) === 0) return { ...found, hidden: 0 };
+    const occurrences = found.occurrences.filter((o) => {
+      const event = this.event(o.eventId);
+      return event !== null && passes(o, event, sight);
+    });
+    return { ...found, occurrences, hidden: found.occurrences.length - occurrences.length };
   }
 
-  /** Booked minutes of each of `weeks` weeks from a day on, on the shown calendars. */
-  weeklyLoad(fromDay: number, weeks: number, zone: string): number[] {
+  /** How booked each day of a window is by what is in sight. */
+  dayLoads(window: Window, sight: Sight = ALL_IN_SIGHT): DayLoads & Pick<Seen, 'hidden'> {
+    const { occurrences, hidden } = this.occurrences(window, sight);
+    return { ...dayLoads(occurrences, window.fromDay, window.toDay), hidden };
+  }
+
+  /** What happens from a day on or back, as far as it is in sight. */
+  agendaPage(request: AgendaRequest, sight: Sight = ALL_IN_SIGHT): AgendaPage {
+    return agendaPage(request, (window) => this.occurrences(window, sight).occurrences);
+  }
+
+  lenses(): Lens[] {
+    return this.repository
+      .all('lens')
+      .sort((a, b) => a.order - b.order || (a.name < b.name ? -1 : 1));
+  }
+
+  /** Booked minutes of each of `weeks` weeks from a day on, by what is in sight. */
+  weeklyLoad(fromDay: number, weeks: number, zone: string, sight = ALL_IN_SIGHT): number[] {
     const toDay = fromDay + weeks * DAYS_A_WEEK;
-    const { occurrences } = this.index.query({ fromDay, toDay, zone }, this.shown());
+    const { occurrences } = this.occurrences({ fromDay, toDay, zone }, sight);
     const byDay = bookedMinutes(occurrences, fromDay, toDay);
     return Array.from({ length: weeks }, (_, week) =>
       byDay.slice(week * DAYS_A_WEEK, (week + 1) * DAYS_A_WEEK).reduce((sum, m) => sum + m, 0),
@@ -156,12 +229,81 @@ export class Engine {
     return this.repository.get('event', id) ?? null;
   }
 
-  /** Removed events, the last removed first. */
-  removed(): CalendarEvent[] {
+  /** The next dates of an event, stored or not, with what each would meet. `now` is epoch ms. */
+  outlook(event: CalendarEvent, now: number, zone: string): OutlookDate[] {
+    const closures = new Set(
+      this.calendars().flatMap(({ id, isClosures }) => (isClosures ? [id] : [])),
+    );
+    const { workweek } = this.settings();
+    return outlook(event, {
+      index: this.index,
+      shown: this.shown(),
+      closures,
+      workweek,
+      now,
+      zone,
+    });
+  }
+
+  /** Zones of this machine as people look for them, at an instant (epoch ms). */
+  zones(now: number): ZoneEntry[] {
+    return Intl.supportedValuesOf('timeZone').map((zone) => describeZone(zone, now));
+  }
+
+  private sweepSetting(): SweepSetting {
+    const ownIds = new Set(
+      this.calendars().flatMap(({ id, kind }) => (kind === 'own' ? [id] : [])),
+    );
+    return { index: this.index, ownIds, workweek: this.settings().workweek };
+  }
+
+  /** The dates of series that fall on the chosen calendars’ events, with what becomes of each. */
+  sweep(request: SweepRequest): SweepStep[] {
+    return planned(request, this.sweepSetting());
+  }
+
+  /** Carries out a sweep as one change; its label, or null when nothing was to be done. */
+  async keepSweep(request: SweepRequest, now: number): Promise<string | null> {
+    const steps = this.sweep(request);
+    const change = sweepChange(steps, (id) => this.event(id), request.zone, now);
+    if (change) await this.commit(change);
+    return change?.label ?? null;
+  }
+
+  /** Series on the person's own calendars, in order of title. */
+  series(): { id: string; title: string; calendarId: string }[] {
+    const { ownIds } = this.sweepSetting();
     return this.repository
       .all('event')
-      .filter((event) => event.removedAt !== undefined)
-      .sort((a, b) => b.removedAt! - a.removedAt!);
+      .filter((e) => e.removedAt === undefined && isSeries(e) && ownIds.has(e.calendarId))
+      .map(({ id, title, calendarId }) => ({ id, title, calendarId }))
+      .sort((a, b) => (a.title < b.title ? -1 : 1));
+  }
+
+  /** Removed events, the last removed first, without those that wait with their calendar. */
+  removed(): CalendarEvent[] {
+    return removedEvents(this.repository);
+  }
+
+  removedCalendars(): RemovedCalendar[] {
+    return removedCalendars(this.repository);
+  }
+
+  categories(): Category[] {
+    return this.repository
+      .all('category')
+      .sort((a, b) => a.order - b.order || (a.name < b.name ? -1 : 1));
+  }
+
+  mergePreview(fromId: string, intoId: string): MergePreview {
+    return mergePreview(this.repository, fromId, intoId);
+  }
+
+  /** Does one of the changes that reach many records, which are read here; its label. */
+  async work(work: CalendarWork, now: number): Promise<string> {
+    const change = workChange(this.repository, work, now);
+    await this.commit(change);
+    return change.label;
   }
 
   /** Number of events of each calendar, by its id. */
@@ -191,10 +333,34 @@ export class Engine {
     this.tell(false);
   }
 
-  /** Clears removed events away for good. */
+  /** Clears removed events and calendars away for good. */
   async clearRemoved(): Promise<void> {
-    await this.repository.purge(this.removed().map((event) => keyOf('event', event.id)));
+    const events = this.repository.all('event').filter(({ removedAt }) => removedAt !== undefined);
+    await this.repository.purge([
+      ...events.map(({ id }) => keyOf('event', id)),
+      ...this.removedCalendars().map(({ calendar }) => keyOf('calendar', calendar.id)),
+    ]);
+    await this.keeper.clearUnused();
     this.tell(true);
+  }
+
+  /** @throws FileError when there is nothing that can be followed. */
+  async lookAtFeed(source: string | Blob, now: number): Promise<FeedLook> {
+    const isFile = typeof source !== 'string';
+    return this.follower.look(isFile ? new Uint8Array(await source.arrayBuffer()) : source, now);
+  }
+
+  /** Looks at a followed calendar's feed again, or at a newer file. */
+  async refreshFeed(calendarId: string, now: number, file?: Blob): Promise<void> {
+    const bytes = file && new Uint8Array(await file.arrayBuffer());
+    await this.follower.refresh(calendarId, now, bytes);
+    this.tell(true);
+  }
+
+  /** Looks at every feed whose time has come. */
+  async refreshDue(now: number): Promise<void> {
+    if (!this.progress.ready) return;
+    for (const { id } of this.follower.due(this.calendars(), now)) await this.refreshFeed(id, now);
   }
 
   setAside(): SetAside[] {
@@ -202,11 +368,45 @@ export class Engine {
   }
 
   async previewImport(
-    file: Blob & { name: string },
+    files: readonly (Blob & { name: string })[],
     now: number,
     onProgress: (p: ImportProgress) => void,
   ): Promise<ImportPreview> {
-    return this.importer.preview(file, now, onProgress);
+    return this.importer.preview(files, now, onProgress);
+  }
+
+  openTable(file: Blob & { name: string }): Promise<TableLook> {
+    return this.importer.openTable(file);
+  }
+
+  previewTable(reading: TableReading): ImportPreview {
+    return this.importer.previewTable(reading);
+  }
+
+  backup(now: number): Promise<string> {
+    return this.keeper.backup(now);
+  }
+
+  previewRestore(file: Blob): Promise<RestorePreview> {
+    return this.keeper.previewRestore(file);
+  }
+
+  async restore(now: number): Promise<string> {
+    const label = await this.keeper.restore(now);
+    this.tell(true);
+    return label;
+  }
+
+  keepFile(file: Blob & { name: string }): Promise<Attachment> {
+    return this.keeper.keep(file);
+  }
+
+  fileContent(id: string): Promise<Blob | null> {
+    return this.keeper.content(id);
+  }
+
+  attachments(): AttachmentRow[] {
+    return this.keeper.attachments();
   }
 
   async applyImport(target: ImportTarget, now: number): Promise<ImportResult> {
@@ -220,27 +420,21 @@ export class Engine {
     this.importer.stop();
   }
 
-  /** The iCalendar text of one calendar, or of all. */
-  exportCalendars(calendarId: string | null): { name: string; text: string; events: number } {
-    const calendars = this.calendars().filter(({ id }) => calendarId === null || id === calendarId);
-    const ids = new Set(calendars.map(({ id }) => id));
-    const events = this.repository
-      .all('event')
-      .filter((event) => event.removedAt === undefined && ids.has(event.calendarId));
-    const tasks = this.repository
-      .all('task')
-      .filter(
-        (task) =>
-          task.removedAt === undefined &&
-          (task.calendarId === undefined || ids.has(task.calendarId)),
-      );
-    const name = calendars.length === 1 ? calendars[0]!.name : 'All calendars';
-    const passthrough = calendars.flatMap((calendar) => calendar.passthrough ?? []);
-    return {
-      name,
-      events: events.length,
-      text: writeCalendarFile({ name, events, tasks, passthrough }),
-    };
+  /** Events whose title, place or notes hold all words of a text, the newest start first; at most `most`. */
+  findEvents(text: string, most: number): CalendarEvent[] {
+    return findEvents(this.repository.all('event'), new Set(this.calendars().map(({ id }) => id)), {
+      text,
+      most,
+    });
+  }
+
+  /** A table file with one line a date of a period. */
+  exportTable(request: TableRequest): ExportedFile {
+    return exportTable(this.repository, this.index, this.calendars(), request);
+  }
+
+  exportCalendars(request: ExportRequest): ExportedFile {
+    return exportCalendarFile(this.repository, this.index, this.calendars(), request);
   }
 }
 

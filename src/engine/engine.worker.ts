@@ -1,8 +1,10 @@
 import { expose, proxy } from 'comlink';
 import { demoSeed } from '@/../demo/scenario';
+import { askFeed } from './askFeed';
 import { firstSeed } from './firstSeed';
 import { openAsyncStore } from './asyncStore';
 import { AFRESH } from './afresh';
+import { openFileStore } from './fileStore';
 import type { OnStatus } from './engine';
 import { Engine } from './engine';
 import type { Surroundings } from './store';
@@ -19,6 +21,7 @@ export interface Present {
 }
 
 const nameOf = (store: StoreName) => `orderly-week-${store}`;
+const filesOf = (store: StoreName) => `orderly-week-${store}-files`;
 
 function surroundingsOf(store: StoreName, channel: BroadcastChannel): Surroundings {
   return {
@@ -34,7 +37,11 @@ const api = {
   /** Opens a store and answers with its engine. */
   async open(store: StoreName, present: Present, onStatus: OnStatus) {
     const channel = new BroadcastChannel(nameOf(store));
-    const engine = new Engine(openAsyncStore(nameOf(store)), surroundingsOf(store, channel));
+    const surroundings = surroundingsOf(store, channel);
+    const engine = new Engine(openAsyncStore(nameOf(store)), surroundings, {
+      askFeed,
+      files: openFileStore(filesOf(store)),
+    });
     channel.onmessage = (message: MessageEvent<string[]>) => void engine.hear(message.data);
     await engine.open(seedOf(store, present), onStatus);
     return proxy(engine);

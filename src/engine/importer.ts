@@ -1,3 +1,14 @@
+import { freeInk } from '@/core/calendars/inks';
+import { takeCategories } from '@/core/files/ics/categories';
+import type { ColumnMap } from '@/core/files/csv/columns';
+import { guessColumns, signatureOf } from '@/core/files/csv/columns';
+import type { DateOrder } from '@/core/files/csv/dates';
+import { dateOrderOf } from '@/core/files/csv/dates';
+import type { TableReading } from '@/core/files/csv/rows';
+import { readRows } from '@/core/files/csv/rows';
+import type { Table } from '@/core/files/csv/table';
+import { readTable } from '@/core/files/csv/table';
+import { mergeContents } from '@/core/files/ics/mergeContents';
 import { decodeText } from '@/core/files/ics/decode';
 import type { Problem } from '@/core/files/ics/jcal';
 import type { Fate, ImportPlan } from '@/core/files/ics/plan';
@@ -19,6 +30,8 @@ const MAX_BYTES = 32 * 1024 * 1024;
 /** Rows and problems that a preview lists. */
 const ROWS = 50;
 const PROBLEMS = 200;
+/** Rows that show what a table's columns hold. */
+const SAMPLES = 3;
 
 export interface ImportProgress {
   done: number;
@@ -48,6 +61,18 @@ export interface ImportPreview {
   notes: string[];
 }
 
+/** A table file, opened but not read yet. */
+export interface TableLook {
+  fileName: string;
+  columns: string[];
+  signature: string;
+  guessed: ColumnMap;
+  /** As its dates tell; null when they could be either. */
+  order: DateOrder | null;
+  rows: number;
+  samples: string[][];
+}
+
 /** The calendar that new events go to: one that is there, or a new one. */
 export type ImportTarget = { calendarId: string } | { newCalendar: Calendar };
 
@@ -72,6 +97,7 @@ function nameFromFile(fileName: string): string {
 /** Brings files in: reads one for a preview, then keeps what it holds as one change. */
 export class Importer {
   private read: { fileName: string; contents: FileContents } | null = null;
+  private table: { fileName: string; table: Table } | null = null;
   private run = 0;
 
   constructor(private readonly repository: Repository) {}
@@ -79,30 +105,103 @@ export class Importer {
   stop(): void {
     this.run++;
     this.read = null;
+    this.table = null;
   }
 
   /** @throws FileError when nothing can come in, or when it was stopped. */
   async preview(
-    file: Blob & { name: string },
+    files: readonly (Blob & { name: string })[],
     now: number,
     onProgress: (progress: ImportProgress) => void,
   ): Promise<ImportPreview> {
     this.stop();
     const run = this.run;
-    checkSize(file);
-    const { text, note } = decodeText(new Uint8Array(await file.arrayBuffer()));
-    const reader = readCalendarFile(text, now);
-    let step = reader.next();
-    while (!step.done) {
-      onProgress(step.value);
-      await breathe();
-      if (run !== this.run) throw new FileError(STOPPED);
-      step = reader.next();
+    files.forEach(checkSize);
+    const read: { name: string; contents: FileContents }[] = [];
+    for (const file of files) {
+      const { text, note } = decodeText(new Uint8Array(await file.arrayBuffer()));
+      const contents = await this.readOne(
+        text,
+        { name: file.name, isOne: files.length === 1 },
+        {
+          now,
+          run,
+          onProgress,
+        },
+      );
+      if (note) contents.notes.unshift(note);
+      read.push({ name: file.name, contents });
     }
-    const contents = step.value;
-    if (note) contents.notes.unshift(note);
-    this.read = { fileName: file.name, contents };
-    return describe(file.name, contents, this.plan(contents, 'preview'));
+    const fileName = files.length === 1 ? files[0]!.name : `${files.length} files`;
+    return this.look(fileName, mergeContents(read));
+  }
+
+  private async readOne(
+    text: string,
+    file: { name: string; isOne: boolean },
+    { now, run, onProgress }: { now: number; run: number; onProgress(p: ImportProgress): void },
+  ): Promise<FileContents> {
+    try {
+      const reader = readCalendarFile(text, now);
+      let step = reader.next();
+      while (!step.done) {
+        onProgress(step.value);
+        await breathe();
+        if (run !== this.run) throw new FileError(STOPPED);
+        step = reader.next();
+      }
+      return step.value;
+    } catch (error) {
+      if (!(error instanceof FileError) || file.isOne || run !== this.run) throw error;
+      throw new FileError(`${file.name}: ${error.message}`);
+    }
+  }
+
+  private look(fileName: string, contents: FileContents): ImportPreview {
+    this.read = { fileName, contents };
+    return describe(fileName, contents, this.plan(this.categorised(contents).contents, 'preview'));
+  }
+
+  /**
+   * Opens a table file, to find out what its columns mean.
+   * @throws FileError when it has no rows.
+   */
+  async openTable(file: Blob & { name: string }): Promise<TableLook> {
+    this.stop();
+    checkSize(file);
+    const { text } = decodeText(new Uint8Array(await file.arrayBuffer()));
+    const table = readTable(text);
+    this.table = { fileName: file.name, table };
+    const guessed = guessColumns(table.columns);
+    const dates = [guessed.startDate, guessed.endDate].filter((column) => column !== undefined);
+    const texts = table.rows.flatMap(({ cells }) => dates.map((column) => cells[column] ?? ''));
+    return {
+      fileName: file.name,
+      columns: table.columns,
+      signature: signatureOf(table.columns),
+      guessed,
+      order: dateOrderOf(texts),
+      rows: table.rows.length,
+      samples: table.rows.slice(0, SAMPLES).map(({ cells }) => cells),
+    };
+  }
+
+  /** @throws FileError when no table was opened. */
+  previewTable(reading: TableReading): ImportPreview {
+    if (!this.table) throw new FileError('Choose the file again: none is open.');
+    return this.look(this.table.fileName, readRows(this.table.table, reading));
+  }
+
+  /** The file's categories as the app's; new ones get inks that none has. */
+  private categorised(contents: FileContents) {
+    const present = this.repository.all('category');
+    const inks = present.map(({ ink }) => ink);
+    const first = Math.max(-1, ...present.map(({ order }) => order)) + 1;
+    return takeCategories(contents, present, (name, nth) => {
+      const ink = freeInk(inks);
+      inks.push(ink);
+      return { id: nanoid(12), name, ink, order: first + nth };
+    });
   }
 
   private plan(contents: FileContents, calendarId: string): ImportPlan {
@@ -127,7 +226,8 @@ export class Importer {
   /** Keeps what the last preview read, as one change. */
   async apply(target: ImportTarget, now: number): Promise<ImportResult> {
     if (!this.read) throw new FileError('Choose the file again: nothing is waiting to come in.');
-    const { fileName, contents } = this.read;
+    const { fileName } = this.read;
+    const { contents, made } = this.categorised(this.read.contents);
     const existing =
       'calendarId' in target ? this.repository.get('calendar', target.calendarId) : undefined;
     const calendar = 'newCalendar' in target ? target.newCalendar : existing;
@@ -146,6 +246,7 @@ export class Importer {
         after,
       })),
     ];
+    edits.push(...made.map((after): Edit => ({ type: 'category', before: null, after })));
     const filled = withFileExtras(calendar, contents);
     const comesIn = plan.counts.new > 0 || plan.tasks.length > 0;
     if (existing ? filled !== existing : comesIn)

@@ -246,6 +246,25 @@ export class Repository {
     return change.label;
   }
 
+  /**
+   * Writes records outside of the history, as for what no person did; null takes one away.
+   * @throws RecordError when a record would not fit, or the store's own error.
+   */
+  async write(
+    records: readonly { type: RecordType; id: string; record: AnyRecord | null }[],
+  ): Promise<void> {
+    if (!records.length) return;
+    const checked = records.map(({ type, id, record }) => ({
+      key: keyOf(type, id),
+      after: record && (checkRecord(type, record) as Fields),
+    }));
+    await this.surroundings.alone(async () => {
+      await this.store.setMany(recordEntries(checked));
+      for (const { key, after } of checked) this.keep(key, after as AnyRecord | null);
+      this.surroundings.announce(checked.map(({ key }) => key));
+    });
+  }
+
   /** Takes records away for good, outside of the history. */
   async purge(keys: readonly string[]): Promise<void> {
     await this.surroundings.alone(async () => {

@@ -1,0 +1,44 @@
+import { useCallback, useState } from 'react';
+import { DEFAULT_VIEW, view } from '@/core/model/view';
+import { z } from '@/core/model/zod';
+
+const KEY = 'orderly-week-view';
+
+/** How a window shows the sheet, and the lens that it was picked by. */
+export const windowView = z.object({ view, lensId: z.string().nullable() });
+export type WindowView = z.infer<typeof windowView>;
+
+function read(storage: Storage): WindowView | null {
+  const text = storage.getItem(KEY);
+  if (text === null) return null;
+  try {
+    return windowView.safeParse(JSON.parse(text)).data ?? null;
+  } catch {
+    // A view that can't be read is the usual one again: nothing that was put in hangs on it.
+    return null;
+  }
+}
+
+/** A new window begins as the last was left, but for its calendars and filter: nothing is hidden unseen. */
+function asLastLeft(): WindowView {
+  const last = read(window.localStorage)?.view ?? DEFAULT_VIEW;
+  const { calendarIds, filter } = DEFAULT_VIEW;
+  return { view: { ...last, calendarIds, filter }, lensId: null };
+}
+
+/** How this window shows the sheet. Each window keeps its own through a reload. */
+export function useView(): {
+  shown: WindowView;
+  isNew: boolean;
+  show(next: WindowView): void;
+} {
+  const [kept] = useState(() => read(window.sessionStorage));
+  const [shown, setShown] = useState(() => kept ?? asLastLeft());
+  const show = useCallback((next: WindowView) => {
+    const text = JSON.stringify(next);
+    window.sessionStorage.setItem(KEY, text);
+    window.localStorage.setItem(KEY, text);
+    setShown(next);
+  }, []);
+  return { shown, isNew: kept === null, show };
+}

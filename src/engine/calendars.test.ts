@@ -1,0 +1,345 @@
+import { readBackup } from '@/core/files/backup';
+import { FileError } from '@/core/files/ics/scan';
+import { newCalendar } from '@/core/model/calendar';
+import type { CalendarEvent } from '@/core/model/event';
+import { newEvent } from '@/core/model/event';
+import { INKS } from '@/core/model/inks';
+import type { TypedRecord } from '@/core/model/records';
+import { MINUTE, parseDate } from '@/core/time/civil';
+import type { Outside } from './engine';
+import { Engine } from './engine';
+import type { AskFeed } from './follower';
+import { MemoryFiles } from './testing/memoryFiles';
+import { MemoryStore } from './testing/memoryStore';
+import { outside } from './testing/outside';
+
+const NOW = Date.parse('2026-11-24T10:25:00Z');
+const zoned = (local: string) => ({ kind: 'zoned', local, zone: 'Europe/London' }) as const;
+
+function event(id: string, fields: Partial<CalendarEvent> = {}): TypedRecord {
+  const times = { start: zoned('2026-11-25T09:00:00'), end: zoned('2026-11-25T10:00:00') };
+  const record = newEvent({ id, calendarId: 'work', title: id, ...times, ...fields }, 1);
+  return { type: 'event', record };
+}
+
+function calendar(id: string, more: object = {}): TypedRecord {
+  const record = newCalendar({ id, name: id, ink: INKS.Kelp, mark: 'square', order: 0, ...more });
+  return { type: 'calendar', record };
+}
+
+const SEED = [
+  calendar('work'),
+  calendar('old', { ink: INKS.Moss, order: 1 }),
+  { type: 'category', record: { id: 'lamps', name: 'Lamps', ink: INKS.Ochre, order: 0 } },
+  event('crate'),
+  event('twin', { calendarId: 'old', title: 'crate', notes: 'Gate B' }),
+  event('visit', { calendarId: 'old', categoryIds: ['lamps'] }),
+] as TypedRecord[];
+
+async function open(seed = SEED, around: Outside = outside()) {
+  const store = new MemoryStore();
+  const engine = new Engine(store, { alone: (work) => work(), announce: () => undefined }, around);
+  await new Promise<void>((resolve) => {
+    void engine.open(
+      () => seed,
+      (status) => status.ready && resolve(),
+    );
+  });
+  return { engine, store };
+}
+
+const titles = (engine: Engine) =>
+  engine
+    .findEvents('', 99)
+    .map(({ title, calendarId }) => `${title} in ${calendarId}`)
+    .sort();
+const recordsOf = async (engine: Engine) => readBackup(await engine.backup(0)).records;
+const fileOf = (text: string, name: string) => Object.assign(new Blob([text]), { name });
+
+test('a calendar goes with its events and comes back with them; undo does the same', async () => {
+  const { engine } = await open();
+  const before = await recordsOf(engine);
+  expect(await engine.work({ kind: 'remove', id: 'old' }, NOW)).toBe('Removed old with 2 events');
+  expect(engine.calendars().map(({ id }) => id)).toEqual(['work']);
+  expect(titles(engine)).toEqual(['crate in work']);
+  expect(engine.removed()).toEqual([]);
+  expect(engine.removedCalendars()).toMatchObject([{ calendar: { id: 'old' }, events: 2 }]);
+  await engine.step('undo');
+  expect(await recordsOf(engine)).toEqual(before);
+  await engine.work({ kind: 'remove', id: 'old' }, NOW);
+  await engine.work({ kind: 'bringBack', id: 'old' }, NOW + 1);
+  expect(titles(engine)).toEqual(['crate in old', 'crate in work', 'visit in old']);
+});
+
+test('clearing for good takes removed calendars too', async () => {
+  const { engine, store } = await open();
+  await engine.work({ kind: 'remove', id: 'old' }, NOW);
+  await engine.clearRemoved();
+  expect(store.texts.has('calendar/old')).toBe(false);
+  expect(store.texts.has('event/visit')).toBe(false);
+  expect(titles(engine)).toEqual(['crate in work']);
+});
+
+test('merging joins twins, is looked at first, and is undone at once', async () => {
+  const { engine } = await open();
+  const before = await recordsOf(engine);
+  expect(engine.mergePreview('old', 'work')).toMatchObject({
+    events: 2,
+    series: 0,
+    twins: [{ title: 'crate' }],
+  });
+  const choice = { join: true, keepInk: true };
+  const label = await engine.work({ kind: 'merge', from: 'old', into: 'work', choice }, NOW);
+  expect(label).toBe('Merged old into work: 2 events, 1 joined');
+  expect(titles(engine)).toEqual(['crate in work', 'visit in work']);
+  expect(engine.event('crate')!.notes).toBe('Gate B');
+  expect(engine.event('visit')!.inkOverride).toBe(INKS.Moss);
+  await engine.step('undo');
+  expect(await recordsOf(engine)).toEqual(before);
+});
+
+test('a duplicate has copies of its own, another name, ink and mark', async () => {
+  const { engine } = await open();
+  await engine.work({ kind: 'duplicate', id: 'old' }, NOW);
+  await engine.work({ kind: 'duplicate', id: 'old' }, NOW);
+  const [, old, copy, second] = engine.calendars();
+  expect([copy!.name, second!.name]).toEqual(['old copy', 'old copy 2']);
+  expect(copy!.ink).not.toBe(old!.ink);
+  const copies = engine.findEvents('', 99).filter(({ calendarId }) => calendarId === copy!.id);
+  expect(copies.map(({ title }) => title).sort()).toEqual(['crate', 'visit']);
+  expect(copies.every(({ id, uid }) => uid.startsWith(id))).toBe(true);
+});
+
+test('a category goes from events and from dates changed by hand, and comes back by undo', async () => {
+  const key = '2026-11-26T09:00:00';
+  const dated = event('round', {
+    rule: 'FREQ=DAILY;COUNT=3',
+    changedDates: { [key]: { categoryIds: ['lamps'] } },
+  });
+  const { engine } = await open([...SEED, dated]);
+  const label = await engine.work({ kind: 'removeCategory', id: 'lamps' }, NOW);
+  expect(label).toBe('Removed the category Lamps from 2 events');
+  expect(engine.event('visit')!.categoryIds).toEqual([]);
+  expect(engine.event('round')!.changedDates[key]!.categoryIds).toEqual([]);
+  expect(engine.categories()).toEqual([]);
+  await engine.step('undo');
+  expect(engine.event('round')!.changedDates[key]!.categoryIds).toEqual(['lamps']);
+  expect(engine.categories()).toHaveLength(1);
+});
+
+test('what is about something gone is refused, and changes nothing', async () => {
+  const { engine } = await open();
+  await expect(engine.work({ kind: 'remove', id: 'nobody' }, NOW)).rejects.toThrow('is gone');
+  expect(engine.status().undo).toBeNull();
+});
+
+const ics = (...events: string[]) =>
+  ['BEGIN:VCALENDAR', ...events, 'END:VCALENDAR', ''].join('\r\n');
+const vevent = (uid: string, title: string) =>
+  `BEGIN:VEVENT\r\nUID:${uid}\r\nSUMMARY:${title}\r\nDTSTART;VALUE=DATE:20261224\r\nEND:VEVENT`;
+
+/** A feed that answers with what it holds at the time. */
+function feed() {
+  const held = { text: ics(vevent('a', 'Shut'), vevent('b', 'Half day')), down: false, asked: '' };
+  const askFeed: AskFeed = (_address, etag) => {
+    held.asked = etag ?? 'without a tag';
+    if (held.down) return Promise.reject(new FileError('No server answers at that address.'));
+    if (etag === held.text) return Promise.resolve({ isSame: true });
+    const bytes = new TextEncoder().encode(held.text);
+    return Promise.resolve({ isSame: false, bytes, etag: held.text });
+  };
+  return { held, around: { askFeed, files: new MemoryFiles() } };
+}
+
+const FOLLOWED = calendar('quay', {
+  kind: 'followed',
+  feed: { address: 'http://quay.example/shut.ics', everyMinutes: 60, news: [] },
+});
+const feedOf = (engine: Engine) => engine.calendars().find(({ id }) => id === 'quay')!.feed!;
+
+test('a feed is followed: what it brings, changes and takes away; and its tag is shown to it', async () => {
+  const { held, around } = feed();
+  const { engine } = await open([...SEED, FOLLOWED], around);
+  expect(await engine.lookAtFeed('http://quay.example/shut.ics', NOW)).toEqual({
+    name: '',
+    events: 2,
+  });
+  await engine.refreshFeed('quay', NOW);
+  expect(titles(engine)).toContain('Half day in quay');
+  expect(feedOf(engine)).toMatchObject({ checked: NOW, updated: NOW, news: [] });
+
+  await engine.refreshFeed('quay', NOW + 1);
+  expect(held.asked).toBe(held.text);
+  expect(feedOf(engine)).toMatchObject({ checked: NOW + 1, updated: NOW });
+
+  held.text = ics(vevent('a', 'Shut all day'), vevent('c', 'Crane'));
+  await engine.refreshFeed('quay', NOW + 2);
+  expect(feedOf(engine).news.map(({ what, title }) => `${what} ${title}`)).toEqual([
+    'new Crane',
+    'changed Shut all day',
+    'gone Half day',
+  ]);
+  expect(engine.status().undo).toBeNull();
+});
+
+test('a feed that is away keeps its last copy and says why; then it goes on', async () => {
+  const { held, around } = feed();
+  const { engine } = await open([...SEED, FOLLOWED], around);
+  await engine.refreshFeed('quay', NOW);
+  held.down = true;
+  await engine.refreshFeed('quay', NOW + 5);
+  expect(feedOf(engine)).toMatchObject({
+    checked: NOW + 5,
+    updated: NOW,
+    problem: 'No server answers at that address.',
+  });
+  expect(titles(engine)).toContain('Shut in quay');
+  held.down = false;
+  held.text = 'not a calendar';
+  await engine.refreshFeed('quay', NOW + 6);
+  expect(feedOf(engine).problem).toBeDefined();
+  held.text = ics(vevent('a', 'Shut'));
+  await engine.refreshFeed('quay', NOW + 7);
+  expect(feedOf(engine).problem).toBeUndefined();
+});
+
+test('feeds are looked at when their time has come', async () => {
+  const { held, around } = feed();
+  const { engine } = await open([...SEED, FOLLOWED], around);
+  await engine.refreshDue(NOW);
+  expect(feedOf(engine).checked).toBe(NOW);
+  held.text = ics(vevent('a', 'Later'));
+  await engine.refreshDue(NOW + 59 * MINUTE);
+  expect(feedOf(engine).checked).toBe(NOW);
+  await engine.refreshDue(NOW + 60 * MINUTE);
+  expect(titles(engine)).toContain('Later in quay');
+});
+
+test('a backup is everything; restored into an empty store it gives the same, files too', async () => {
+  const around = outside();
+  const { engine } = await open(SEED, around);
+  const kept = await engine.keepFile(fileOf('photo', 'lamp.txt'));
+  const crate = engine.event('crate')!;
+  const after = { ...crate, attachments: [kept] };
+  const edits = [{ type: 'event' as const, before: crate, after }];
+  await engine.commit({ label: 'Attached', at: NOW, edits });
+  const text = await engine.backup(NOW);
+
+  const { engine: empty } = await open([calendar('first')]);
+  const preview = await empty.previewRestore(fileOf(text, 'backup.json'));
+  expect(preview.kinds.find(({ type }) => type === 'event')).toMatchObject({ added: 3, gone: 0 });
+  expect(preview.kinds.find(({ type }) => type === 'calendar')).toMatchObject({
+    added: 2,
+    gone: 1,
+  });
+  await empty.restore(NOW);
+  expect(await empty.backup(NOW)).toBe(text);
+  expect(await (await empty.fileContent(kept.id))!.text()).toBe('photo');
+  await empty.step('undo');
+  expect(empty.calendars().map(({ id }) => id)).toEqual(['first']);
+  expect(titles(empty)).toEqual([]);
+});
+
+test('records of a backup that do not fit stay out, named; what is no backup is refused', async () => {
+  const { engine } = await open();
+  const text = await engine.backup(NOW);
+  const broken = text
+    .replace('"title":"visit"', '"title":7')
+    .replace('"lamps","name"', '"l/","name"');
+  const { bad } = await engine.previewRestore(fileOf(broken, 'backup.json'));
+  expect(bad.map(({ what }) => what)).toEqual([
+    expect.stringMatching(/^event “7”: title/),
+    expect.stringMatching(/^category “Lamps”: id/),
+  ]);
+  const newer = text.replace('"version": 1', '"version": 9');
+  await expect(engine.previewRestore(fileOf(newer, 'b.json'))).rejects.toThrow('newer version');
+  await expect(engine.previewRestore(fileOf('{}', 'b.json'))).rejects.toThrow('not a backup');
+  await expect(engine.previewRestore(fileOf('{"a', 'b.json'))).rejects.toThrow('damaged');
+});
+
+test('files have a limit, and what no event has any more is cleared with the removed', async () => {
+  const around = outside();
+  const { engine } = await open(SEED, around);
+  const huge = { size: 26 * 1024 * 1024, name: 'film.mov' } as File;
+  await expect(engine.keepFile(huge)).rejects.toThrow('film.mov is 26 MB');
+  const used = await engine.keepFile(fileOf('a', 'a.txt'));
+  await engine.keepFile(fileOf('b', 'b.txt'));
+  const crate = engine.event('crate')!;
+  const after = { ...crate, attachments: [used] };
+  const edits = [{ type: 'event' as const, before: crate, after }];
+  await engine.commit({ label: 'Attached', at: NOW, edits });
+  expect(engine.attachments()).toMatchObject([{ name: 'a.txt', bytes: 1, eventTitle: 'crate' }]);
+  await engine.clearRemoved();
+  expect(await around.files.ids()).toEqual([used.id]);
+});
+
+test('several files come in as one; what stays out is said with its file', async () => {
+  const { engine } = await open();
+  const files = [
+    fileOf(ics(vevent('a', 'Shut')), 'one.ics'),
+    fileOf(ics(vevent('a', 'Shut'), vevent('b', 'Half'), 'BEGIN:VEVENT\r\nEND:VEVENT'), 'two.ics'),
+  ];
+  const preview = await engine.previewImport(files, NOW, () => undefined);
+  expect(preview).toMatchObject({ fileName: '2 files', fates: { new: 2 }, problems: 1 });
+  expect(preview.skipped[0]!.what).toMatch(/^two\.ics: /);
+  const bad = fileOf('x', 'three.ics');
+  await expect(engine.previewImport([files[0]!, bad], NOW, () => undefined)).rejects.toThrow(
+    'three.ics',
+  );
+});
+
+test('categories of a file become the app’s, and go out by their names', async () => {
+  const { engine } = await open();
+  const text = ics(vevent('a', 'Shut').replace('SUMMARY', 'CATEGORIES:lamps,Freight\r\nSUMMARY'));
+  await engine.previewImport([fileOf(text, 'a.ics')], NOW, () => undefined);
+  await engine.applyImport({ calendarId: 'work' }, NOW);
+  expect(engine.categories().map(({ name }) => name)).toEqual(['Lamps', 'Freight']);
+  expect(engine.exportCalendars({ calendarIds: ['work'] }).text).toContain(
+    'CATEGORIES:Lamps,Freight',
+  );
+  const again = await engine.previewImport([fileOf(text, 'a.ics')], NOW, () => undefined);
+  expect(again.fates).toMatchObject({ unchanged: 1, updated: 0 });
+});
+
+test('a table is opened, read and kept; the same table brings nothing new', async () => {
+  const { engine } = await open();
+  const file = fileOf('Title,Date,Time\nFog bell,24/11/2026,9:00\nBad,never,', 'rows.csv');
+  const look = await engine.openTable(file);
+  expect(look).toMatchObject({ rows: 2, order: 'day', guessed: { title: 0, startDate: 1 } });
+  const reading = {
+    columns: look.guessed,
+    order: 'day' as const,
+    zone: 'Europe/London',
+    defaultLength: 30,
+    now: NOW,
+  };
+  expect(engine.previewTable(reading)).toMatchObject({ fates: { new: 1 }, problems: 1 });
+  await engine.applyImport({ calendarId: 'work' }, NOW);
+  expect(titles(engine)).toContain('Fog bell in work');
+  await engine.openTable(file);
+  expect(engine.previewTable(reading).fates).toMatchObject({ new: 0, unchanged: 1 });
+});
+
+test('what goes out is narrowed by calendar, by event and by time', async () => {
+  const later = event('later', {
+    start: zoned('2027-02-01T09:00:00'),
+    end: zoned('2027-02-01T10:00:00'),
+  });
+  const { engine } = await open([...SEED, later]);
+  const period = {
+    fromDay: parseDate('2027-01-01'),
+    toDay: parseDate('2028-01-01'),
+    zone: 'Europe/London',
+  };
+  expect(engine.exportCalendars({ calendarIds: null })).toMatchObject({ events: 4 });
+  expect(engine.exportCalendars({ calendarIds: null, period })).toMatchObject({
+    name: 'All calendars 2027-01-01 to 2027-12-31',
+    events: 1,
+  });
+  expect(engine.exportCalendars({ calendarIds: null, eventIds: ['visit'] })).toMatchObject({
+    name: 'visit',
+    events: 1,
+  });
+  const table = engine.exportTable({ calendarIds: ['work'], period, columns: ['title', 'hours'] });
+  expect(table.text).toBe('Title,Hours\r\nlater,1');
+});

@@ -1,0 +1,123 @@
+import type { EventIndex } from '@/core/agenda/eventIndex';
+import type { OutColumn, OutRow } from '@/core/files/csv/write';
+import { writeTable } from '@/core/files/csv/write';
+import { writeCalendarFile } from '@/core/files/ics/writeFile';
+import type { Calendar } from '@/core/model/calendar';
+import type { CalendarEvent } from '@/core/model/event';
+import { formatDate } from '@/core/time/civil';
+import type { Repository } from './repository';
+
+/** Days, by number; the last is excluded. */
+export interface Period {
+  fromDay: number;
+  toDay: number;
+  zone: string;
+}
+
+/** What is to go out: all of some calendars, some events, what happens in a period; each narrows. */
+export interface ExportRequest {
+  /** Null for all. */
+  calendarIds: string[] | null;
+  eventIds?: string[];
+  period?: Period;
+}
+
+export interface ExportedFile {
+  /** Without the ending. */
+  name: string;
+  text: string;
+  events: number;
+}
+
+const inPeriod = (index: EventIndex, period: Period): Set<string> =>
+  new Set(index.query(period, null).occurrences.map(({ eventId }) => eventId));
+
+function nameOf(
+  calendars: readonly Calendar[],
+  events: readonly CalendarEvent[],
+  { eventIds, period }: ExportRequest,
+): string {
+  if (eventIds?.length === 1)
+    return events[0]?.title.trim().replaceAll(/[\\/:*?"<>|]/g, ' ') || 'Event';
+  const what = eventIds
+    ? 'Chosen events'
+    : calendars.length === 1
+      ? calendars[0]!.name
+      : 'All calendars';
+  if (!period) return what;
+  return `${what} ${formatDate(period.fromDay)} to ${formatDate(period.toDay - 1)}`;
+}
+
+/** An iCalendar file of what was asked for. `calendars` are those that there are. */
+export function exportCalendarFile(
+  records: Pick<Repository, 'all'>,
+  index: EventIndex,
+  calendars: readonly Calendar[],
+  request: ExportRequest,
+): ExportedFile {
+  const chosen = calendars.filter(
+    ({ id }) => request.calendarIds === null || request.calendarIds.includes(id),
+  );
+  const ids = new Set(chosen.map(({ id }) => id));
+  const only = request.eventIds && new Set(request.eventIds);
+  const during = request.period && inPeriod(index, request.period);
+  const events = records
+    .all('event')
+    .filter(
+      ({ id, calendarId, removedAt }) =>
+        removedAt === undefined &&
+        ids.has(calendarId) &&
+        (!only || only.has(id)) &&
+        (!during || during.has(id)),
+    );
+  // Tasks and what came with a file belong to whole calendars.
+  const isWhole = !only && !during;
+  const tasks = records
+    .all('task')
+    .filter(
+      ({ removedAt, calendarId }) =>
+        isWhole && removedAt === undefined && (calendarId === undefined || ids.has(calendarId)),
+    );
+  const passthrough = isWhole ? chosen.flatMap((calendar) => calendar.passthrough ?? []) : [];
+  const name = nameOf(chosen, events, request);
+  const categories = new Map(records.all('category').map((one) => [one.id, one.name]));
+  return {
+    name,
+    events: events.length,
+    text: writeCalendarFile({ name, events, tasks, passthrough, categories }),
+  };
+}
+
+/** Which columns of what happens in a period, on which calendars (null for all). */
+export interface TableRequest {
+  calendarIds: string[] | null;
+  period: Period;
+  columns: OutColumn[];
+}
+
+/** A table file of a period: one line a date, in order of time. */
+export function exportTable(
+  records: Pick<Repository, 'get' | 'all'>,
+  index: EventIndex,
+  calendars: readonly Calendar[],
+  { calendarIds, period, columns }: TableRequest,
+): ExportedFile {
+  const chosen = calendars.filter(({ id }) => calendarIds === null || calendarIds.includes(id));
+  const names = new Map(chosen.map(({ id, name }) => [id, name]));
+  const categories = new Map(records.all('category').map(({ id, name }) => [id, name]));
+  const { occurrences } = index.query(period, new Set(names.keys()));
+  const rows = occurrences.flatMap((occurrence): OutRow[] => {
+    const event = records.get('event', occurrence.eventId);
+    if (!event) return [];
+    return [
+      {
+        occurrence,
+        event,
+        calendar: names.get(occurrence.calendarId) ?? '',
+        categories: occurrence.categoryIds.flatMap((id) => categories.get(id) ?? []),
+      },
+    ];
+  });
+  const name = nameOf(chosen, [], { calendarIds, period });
+  return { name, text: writeTable(rows, columns), events: rows.length };
+}

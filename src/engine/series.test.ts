@@ -1,0 +1,107 @@
+import { newCalendar } from '@/core/model/calendar';
+import type { CalendarEvent } from '@/core/model/event';
+import { newEvent } from '@/core/model/event';
+import { INKS } from '@/core/model/inks';
+import type { TypedRecord } from '@/core/model/records';
+import { formatLocal, parseDate } from '@/core/time/civil';
+import { Engine } from './engine';
+import type { SweepRequest } from './sweeper';
+import type { Surroundings } from './store';
+import { outside } from './testing/outside';
+import { MemoryStore } from './testing/memoryStore';
+
+const LONDON = 'Europe/London';
+const NOW = Date.parse('2026-11-24T10:25:00Z');
+
+const zoned = (local: string) => ({ kind: 'zoned', local, zone: LONDON }) as const;
+
+function event(id: string, fields: Partial<CalendarEvent>): TypedRecord {
+  const times = { start: zoned('2026-11-25T09:00:00'), end: zoned('2026-11-25T10:00:00') };
+  const record = newEvent({ id, calendarId: 'work', title: id, ...times, ...fields }, 1);
+  return { type: 'event', record };
+}
+
+function calendar(id: string, more: object = {}): TypedRecord {
+  const record = newCalendar({ id, name: id, ink: INKS.Kelp, mark: 'square', order: 0, ...more });
+  return { type: 'calendar', record };
+}
+
+const round = event('round', { rule: 'FREQ=WEEKLY;COUNT=6' });
+const SEED = [
+  calendar('work'),
+  calendar('quay', { isClosures: true, shown: false, kind: 'followed' }),
+  round,
+  event('visit', { start: zoned('2026-12-02T09:30:00'), end: zoned('2026-12-02T11:00:00') }),
+  event('shut', {
+    calendarId: 'quay',
+    start: { kind: 'date', date: '2026-12-09' },
+    end: { kind: 'date', date: '2026-12-10' },
+  }),
+];
+
+async function open(): Promise<Engine> {
+  const surroundings: Surroundings = { alone: (work) => work(), announce: () => undefined };
+  const engine = new Engine(new MemoryStore(), surroundings, outside());
+  await new Promise<void>((resolve) => {
+    void engine.open(
+      () => SEED,
+      (status) => status.ready && resolve(),
+    );
+  });
+  return engine;
+}
+
+const request: SweepRequest = {
+  eventId: null,
+  blockerIds: ['quay'],
+  fromDay: parseDate('2026-11-24'),
+  toDay: parseDate('2027-05-24'),
+  zone: LONDON,
+  action: 'next',
+  chosen: {},
+};
+
+test('the next five dates come with what each meets, closures on hidden calendars too', async () => {
+  const engine = await open();
+  const dates = engine.outlook(round.record as CalendarEvent, NOW, LONDON);
+  expect(dates.map(({ start }) => formatLocal(start).slice(5, 10))).toEqual([
+    '11-25',
+    '12-02',
+    '12-09',
+    '12-16',
+    '12-23',
+  ]);
+  expect(dates[1]).toMatchObject({ clashes: ['visit'], closure: null });
+  expect(dates[2]).toMatchObject({ clashes: [], closure: 'shut' });
+  const later = engine.outlook(round.record as CalendarEvent, NOW + 20 * 86_400_000, 'Asia/Tokyo');
+  expect(later.map(({ start }) => formatLocal(start).slice(5, 16))).toEqual([
+    '12-16T18:00',
+    '12-23T18:00',
+    '12-30T18:00',
+  ]);
+  expect(later[0]!.hours).toBe('Outside working hours');
+});
+
+test('a sweep is looked at without doing it, and is one change', async () => {
+  const engine = await open();
+  const [step, ...others] = engine.sweep(request);
+  expect(others).toEqual([]);
+  expect(step).toMatchObject({ blockedBy: 'shut', date: { dateKey: '2026-12-09T09:00:00' } });
+  expect(formatLocal(step!.target!.start)).toBe('2026-12-10T09:00:00');
+  expect(engine.event('round')!.revision).toBe(0);
+
+  expect(await engine.keepSweep(request, NOW)).toBe('Moved 1 date');
+  expect(engine.sweep(request)).toEqual([]);
+  expect(await engine.keepSweep(request, NOW)).toBeNull();
+  expect(await engine.step('undo')).toBe('Moved 1 date');
+  expect(engine.sweep(request)).toHaveLength(1);
+  const skipping = { ...request, chosen: { [step!.date.id]: 'skip' as const } };
+  expect(await engine.keepSweep(skipping, NOW)).toBe('Skipped 1 date');
+  expect(engine.event('round')!.skippedDates).toEqual(['2026-12-09T09:00:00']);
+});
+
+test('series on calendars of one’s own are listed; another series is left alone', async () => {
+  const engine = await open();
+  expect(engine.series()).toEqual([{ id: 'round', title: 'round', calendarId: 'work' }]);
+  expect(engine.sweep({ ...request, eventId: 'visit' })).toEqual([]);
+});

@@ -1,0 +1,74 @@
+import type { EventIndex } from '@/core/agenda/eventIndex';
+import { effective, findSweep, planSweep, SWEEP_REACH, sweepEvents } from '@/core/tidy/sweep';
+import type { SweepAction, SweepStep } from '@/core/tidy/sweep';
+import type { CalendarEvent } from '@/core/model/event';
+import type { Workweek } from '@/core/model/others';
+import { DAY } from '@/core/time/civil';
+import { count } from '@/core/time/words';
+import type { ChangeRequest } from './change';
+
+/** What is to be swept, and how. */
+export interface SweepRequest {
+  /** One series, or all (null). */
+  eventId: string | null;
+  /** Calendars whose events are in the way. */
+  blockerIds: string[];
+  /** Day numbers; the last is excluded. */
+  fromDay: number;
+  toDay: number;
+  /** The clock that looks at it. */
+  zone: string;
+  /** What becomes of every date, and of those (by occurrence id) that it was chosen for one by one. */
+  action: SweepAction;
+  chosen: Record<string, SweepAction>;
+}
+
+export interface SweepSetting {
+  index: EventIndex;
+  /** Calendars whose events can be changed. */
+  ownIds: ReadonlySet<string>;
+  workweek: Workweek;
+}
+
+/** The dates that a request finds, with what becomes of each. */
+export function planned(request: SweepRequest, setting: SweepSetting): SweepStep[] {
+  const { eventId, fromDay, toDay, zone, action, chosen } = request;
+  const blockerIds = new Set(request.blockerIds);
+  const { occurrences } = setting.index.query(
+    { fromDay: fromDay - SWEEP_REACH, toDay: toDay + SWEEP_REACH, zone },
+    null,
+  );
+  const inDays = (o: { start: number }) => o.start >= fromDay * DAY && o.start < toDay * DAY;
+  const items = findSweep(
+    occurrences,
+    blockerIds,
+    (o) =>
+      inDays(o) && setting.ownIds.has(o.calendarId) && (eventId === null || o.eventId === eventId),
+  );
+  const surroundings = { occurrences, blockerIds, workweek: setting.workweek };
+  return planSweep(items, ({ date }) => chosen[date.id] ?? action, surroundings);
+}
+
+/** The one change that carries out steps; null when none of them changes anything. */
+export function sweepChange(
+  steps: readonly SweepStep[],
+  eventOf: (id: string) => CalendarEvent | null,
+  zone: string,
+  now: number,
+): ChangeRequest | null {
+  const edits = sweepEvents(steps, eventOf, zone, now);
+  if (!edits.length) return null;
+  const done = effective(steps);
+  const skipped = done.filter(({ action }) => action === 'skip').length;
+  const said = [
+    skipped ? `Skipped ${count(skipped, 'date')}` : '',
+    done.length > skipped
+      ? `${skipped ? 'moved' : 'Moved'} ${count(done.length - skipped, 'date')}`
+      : '',
+  ];
+  return {
+    label: said.filter(Boolean).join(', '),
+    at: now,
+    edits: edits.map(({ before, after }) => ({ type: 'event', before, after })),
+  };
+}

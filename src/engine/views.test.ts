@@ -1,0 +1,128 @@
+import { newEvent } from '@/core/model/event';
+import type { CalendarEvent } from '@/core/model/event';
+import { DEFAULT_VIEW, EMPTY_FILTER } from '@/core/model/view';
+import { formatDate, parseDate } from '@/core/time/civil';
+import { ALL_IN_SIGHT } from '@/core/view/sight';
+import { agendaPage } from './agendaPages';
+import { Engine } from './engine';
+import { firstSeed } from './firstSeed';
+import { MemoryStore } from './testing/memoryStore';
+import { outside } from './testing/outside';
+
+const TODAY = parseDate('2026-11-24');
+const WEEK = { fromDay: TODAY - 1, toDay: TODAY + 6, zone: 'Europe/London' };
+
+function event(id: string, day: number, fields: Partial<CalendarEvent> = {}): CalendarEvent {
+  const time = (clock: string) =>
+    ({ kind: 'zoned', local: `${formatDate(day)}T${clock}:00`, zone: 'Europe/London' }) as const;
+  return newEvent(
+    { id, calendarId: 'first', title: id, start: time('09:00'), end: time('10:30'), ...fields },
+    0,
+  );
+}
+
+async function engineWith(events: readonly CalendarEvent[]): Promise<Engine> {
+  const engine = new Engine(
+    new MemoryStore(),
+    { alone: (work) => work(), announce: () => undefined },
+    outside(),
+  );
+  await new Promise<void>((resolve) => {
+    void engine.open(firstSeed, (status) => status.ready && resolve());
+  });
+  await engine.commit({
+    label: 'Added',
+    at: 0,
+    edits: events.map((after) => ({ type: 'event', before: null, after })),
+  });
+  return engine;
+}
+
+test('a filter holds back what it does not let through, and says how much', async () => {
+  const engine = await engineWith([
+    event('Lamp', TODAY, { place: 'Bench 2' }),
+    event('Call', TODAY, { notes: 'about the lamp' }),
+    event('Rope', TODAY),
+  ]);
+  const sight = { ...ALL_IN_SIGHT, filter: { ...EMPTY_FILTER, text: 'lamp' } };
+  const seen = engine.occurrences(WEEK, sight);
+  expect(seen.occurrences.map(({ title }) => title).sort()).toEqual(['Call', 'Lamp']);
+  expect(seen.hidden).toBe(1);
+  expect(engine.dayLoads(WEEK, sight)).toMatchObject({
+    events: [0, 2, 0, 0, 0, 0, 0],
+    hidden: 1,
+  });
+  expect(engine.occurrences(WEEK).hidden).toBe(0);
+});
+
+test('a window may show other calendars than those that are shown everywhere', async () => {
+  const engine = await engineWith([event('Lamp', TODAY)]);
+  const [calendar] = engine.calendars();
+  await engine.commit({
+    label: 'Hid',
+    at: 0,
+    edits: [{ type: 'calendar', before: calendar!, after: { ...calendar!, shown: false } }],
+  });
+  expect(engine.occurrences(WEEK).occurrences).toEqual([]);
+  const own = { ...ALL_IN_SIGHT, calendarIds: ['first'] };
+  expect(engine.occurrences(WEEK, own).occurrences).toHaveLength(1);
+});
+
+test('lenses are kept, undone, and come in their order', async () => {
+  const engine = await engineWith([]);
+  const lens = (id: string, order: number) => ({
+    id,
+    name: id,
+    icon: '',
+    order,
+    view: DEFAULT_VIEW,
+    day: null,
+  });
+  await engine.commit({
+    label: 'Made the lens b',
+    at: 0,
+    edits: [{ type: 'lens', before: null, after: lens('b', 1) }],
+  });
+  await engine.commit({
+    label: 'Made the lens a',
+    at: 0,
+    edits: [{ type: 'lens', before: null, after: lens('a', 0) }],
+  });
+  expect(engine.lenses().map(({ id }) => id)).toEqual(['a', 'b']);
+  await engine.step('undo');
+  expect(engine.lenses().map(({ id }) => id)).toEqual(['b']);
+  const backup = JSON.parse(await engine.backup(0)) as { records: Record<string, unknown[]> };
+  expect(JSON.stringify(backup)).toContain('"b"');
+});
+
+test('the agenda looks over empty months for its next events, and back', async () => {
+  const engine = await engineWith([
+    event('Near', TODAY),
+    event('Far', TODAY + 300),
+    event('Before', TODAY - 200),
+  ]);
+  const zone = 'Europe/London';
+  const page = engine.agendaPage({ day: TODAY, direction: 'around', zone });
+  expect(page.occurrences.map(({ title }) => title)).toEqual(['Before', 'Near', 'Far']);
+  expect(page.fromDay).toBeLessThan(TODAY - 200);
+  expect(page.toDay).toBeGreaterThan(TODAY + 300);
+});
+
+test('a page of the agenda ends once it is full, and the next begins where it ended', () => {
+  const asked: number[] = [];
+  const query = ({ fromDay }: { fromDay: number }) => {
+    asked.push(fromDay);
+    return Array.from({ length: 25 }, (_, i) => ({ id: `${fromDay} ${i}` }) as never);
+  };
+  const first = agendaPage({ day: 0, direction: 'on', zone: 'UTC' }, query);
+  expect(first.occurrences).toHaveLength(50);
+  const next = agendaPage({ day: first.toDay, direction: 'on', zone: 'UTC' }, query);
+  expect(next.fromDay).toBe(first.toDay);
+  expect(new Set(asked).size).toBe(asked.length);
+});
+
+test('an event that reaches over the edge of two windows is on a page once', () => {
+  const query = () => [{ id: 'Refit' } as never];
+  const page = agendaPage({ day: 0, direction: 'around', zone: 'UTC' }, query);
+  expect(page.occurrences).toHaveLength(1);
+});
