@@ -2,6 +2,9 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Express, NextFunction, Request, Response } from 'express';
 import express from 'express';
+import { DAY } from '../src/core/time/civil';
+import { feeds } from './feeds';
+import { standIns } from './standIns';
 
 /** Which of the two stores a browser opens first. */
 export type FirstStore = 'own' | 'demo';
@@ -34,8 +37,11 @@ function safetyHeaders(_request: Request, response: Response, next: NextFunction
   next();
 }
 
-/** The web server of a built app in `folder`. */
-export function createApp(folder: string, first: FirstStore): Express {
+/** The day number that is today by UTC. */
+const utcToday = () => Math.floor(Date.now() / DAY);
+
+/** The web server of a built app in `folder`. Stand-in feeds go by `today`, a day number. */
+export function createApp(folder: string, first: FirstStore, today = utcToday): Express {
   const page = readFileSync(path.join(folder, 'index.html'), 'utf8').replace(
     /(<meta name="orderly-week-store" content=")[^"]*/,
     `$1${first}`,
@@ -43,15 +49,19 @@ export function createApp(folder: string, first: FirstStore): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(safetyHeaders);
+  app.use('/feeds', standIns(today));
+  app.use('/feed', feeds());
   // Names under these hold a hash of what is in them, so that they can be kept for good.
   app.use('/_expo', express.static(path.join(folder, '_expo'), { immutable: true, maxAge: '1y' }));
   app.use('/fonts', express.static(path.join(folder, 'fonts'), { maxAge: '30d' }));
+  const sendPage = (_request: Request, response: Response) =>
+    response.set('Cache-Control', 'no-cache').type('html').send(page);
+  // What is kept for use offline is asked for by its file's name.
+  app.get('/index.html', sendPage);
   app.use(express.static(folder, { index: false, maxAge: 0 }));
   app.get(/\.[a-z0-9]+$/i, (_request, response) => {
     response.status(404).type('text').send('There is no such file.');
   });
-  app.get('/{*path}', (_request, response) => {
-    response.set('Cache-Control', 'no-cache').type('html').send(page);
-  });
+  app.get('/{*path}', sendPage);
   return app;
 }

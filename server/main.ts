@@ -1,11 +1,15 @@
 import path from 'node:path';
+import { parseDate } from '../src/core/time/civil';
 import { createApp } from './app';
 import { listen } from './listen';
 
 const first = process.argv.includes('--demo') ? 'demo' : 'own';
+/** `--today=2026-11-24` holds the stand-ins' clock, for tests and pictures. */
+const fixed = process.argv.find((argument) => argument.startsWith('--today='))?.slice(8);
+const today = fixed === undefined ? undefined : () => parseDate(fixed);
 const folder = path.join(__dirname, '..', 'dist');
 
-listen(createApp(folder, first), process.env['PORT']).then(
+listen(createApp(folder, first, today), process.env['PORT']).then(
   ({ port, note }) => {
     if (note) console.log(note);
     const what = first === 'demo' ? 'the demo, Lantern Quay Instruments' : 'your own calendars';
