@@ -1,6 +1,7 @@
 import { Pressable, StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Calendar } from '@/core/model/calendar';
+import { afterHold, afterRelease } from './afterRelease';
 import { Mark } from './Mark';
 import { inkColours } from './theme/palette';
 import { usePalette } from './theme/theme';
@@ -11,10 +12,12 @@ interface Props {
   /** A chip of several (shows or hides), or one of a choice. */
   role: 'switch' | 'radio';
   onPress(): void;
+  /** Held, or by the right button or the menu key. */
+  onMenu?(): void;
 }
 
 /** A calendar by its mark and name. */
-export function CalendarChip({ calendar, isOn, role, onPress }: Props) {
+export function CalendarChip({ calendar, isOn, role, onPress, onMenu }: Props) {
   const palette = usePalette();
   const { edge } = inkColours(calendar.ink, palette);
   const isChosen = role === 'radio' && isOn;
@@ -24,6 +27,13 @@ export function CalendarChip({ calendar, isOn, role, onPress }: Props) {
       aria-checked={isOn}
       aria-label={calendar.name}
       onPress={onPress}
+      onLongPress={onMenu && (() => afterHold(onMenu))}
+      {...(onMenu && {
+        onContextMenu: (event: React.MouseEvent) => {
+          event.preventDefault();
+          afterRelease(event, onMenu);
+        },
+      })}
       style={[
         styles.chip,
         {

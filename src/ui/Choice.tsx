@@ -2,16 +2,19 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { usePalette } from './theme/theme';
 
-interface Props<T extends string | number | null> {
+interface Props<T extends string | number | boolean | null> {
   name: string;
+  /** Whether the name is only for screen readers, since what stands above says it. */
+  isNameHidden?: boolean;
   value: T;
   options: readonly { value: T; label: string }[];
   onChoose(value: T): void;
 }
 
 /** One of a few: every choice in sight, on as many lines as it takes. */
-export function Choice<T extends string | number | null>({
+export function Choice<T extends string | number | boolean | null>({
   name,
+  isNameHidden = false,
   value,
   options,
   onChoose,
@@ -19,9 +22,11 @@ export function Choice<T extends string | number | null>({
   const palette = usePalette();
   return (
     <View style={styles.choice} role="radiogroup" aria-label={name}>
-      <Text variant="bodySmall" style={{ color: palette.dim }}>
-        {name}
-      </Text>
+      {!isNameHidden && (
+        <Text variant="bodySmall" style={{ color: palette.dim }}>
+          {name}
+        </Text>
+      )}
       <View style={styles.row}>
         {options.map((option) => {
           const isChosen = option.value === value;

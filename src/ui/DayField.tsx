@@ -1,10 +1,9 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { DatePickerModal } from 'react-native-paper-dates';
 import type { Wording } from '@/core/time/words';
 import { sayDay } from '@/core/time/words';
-import { dateOfDay, dayOfDate } from './days';
+import { DayPicker } from './DayPicker';
 import { Icon } from './icons/Icon';
 import { usePalette } from './theme/theme';
 
@@ -44,19 +43,19 @@ export function DayField({ label, day, wording, firstWeekday, onChange, error = 
         </View>
         <Icon name="calendar" size={18} color={palette.dim} />
       </Pressable>
-      <DatePickerModal
-        locale="en-GB"
-        mode="single"
-        visible={isPicking}
-        label={label}
-        date={dateOfDay(day)}
-        startWeekOnMonday={firstWeekday === 0}
-        onDismiss={() => setPicking(false)}
-        onConfirm={({ date }) => {
-          setPicking(false);
-          if (date) onChange(dayOfDate(date));
-        }}
-      />
+      {isPicking && (
+        <DayPicker
+          title={label}
+          day={day}
+          wording={wording}
+          firstWeekday={firstWeekday}
+          onClose={() => setPicking(false)}
+          onPick={(picked) => {
+            setPicking(false);
+            onChange(picked);
+          }}
+        />
+      )}
     </>
   );
 }

@@ -5,17 +5,20 @@ import { usePalette } from './theme/theme';
 
 interface Props {
   label: string;
+  /** What a screen reader says, when the label leans on what stands around it. */
+  name?: string;
   isOn: boolean;
   onPress(): void;
 }
 
 /** A choice that is on or off by itself. */
-export function ToggleChip({ label, isOn, onPress }: Props) {
+export function ToggleChip({ label, name, isOn, onPress }: Props) {
   const palette = usePalette();
   return (
     <Pressable
       role="button"
       aria-pressed={isOn}
+      aria-label={name}
       onPress={onPress}
       style={[
         styles.chip,

@@ -60,6 +60,8 @@ test('a choice tells which of its options is chosen, and is changed by a press',
 
 test('an icon that was not drawn is missed at once', () => {
   const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined);
-  expect(() => inTheme(<Icon name="anchor" size={20} />)).toThrow('There is no icon “anchor”');
+  expect(() => inTheme(<Icon name="no-such-icon" size={20} />)).toThrow(
+    'There is no icon “no-such-icon”',
+  );
   quiet.mockRestore();
 });

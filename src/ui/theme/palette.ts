@@ -28,7 +28,7 @@ export const LIGHT: Palette = {
   green: '#1F5A4C',
   onGreen: '#FFFDF8',
   greenWash: '#E3EDE6',
-  amber: '#A85E0C',
+  amber: '#A45A0B',
   amberWash: '#FFF1D9',
   brick: '#9A3A2C',
 };
@@ -55,6 +55,8 @@ export interface InkColours {
   edge: string;
   /** The pale fill of a bar. */
   fill: string;
+  /** Quiet text that lies on the fill, and runs on over the sheet. */
+  quiet: string;
   /** A quiet line around the fill. */
   outline: string;
   /** A bar that is all ink, and the text on it. */
@@ -81,5 +83,6 @@ function makeInkColours(ink: string, palette: Palette): InkColours {
     palette.dark ? mix(ink, '#ffffff', 0.2) : ink,
     palette.dark ? 0.3 : 0.18,
   );
-  return { edge, fill, outline: mix(fill, edge, 0.35), solid, onSolid: '#FFFDF8' };
+  const quiet = withContrast(palette.dim, fill, palette.ink, 4.6);
+  return { edge, fill, quiet, outline: mix(fill, edge, 0.35), solid, onSolid: '#FFFDF8' };
 }

@@ -1,0 +1,141 @@
+import type { CSSProperties, ReactNode } from 'react';
+import { useContext, useState } from 'react';
+import { Button } from 'react-native-paper';
+import { DayPicker as Months } from 'react-day-picker';
+import { civilDate } from '@/core/time/civil';
+import type { Wording } from '@/core/time/words';
+import { count, LONG_DAY, sayDay } from '@/core/time/words';
+import { Dialog } from './Dialog';
+import { dateOfDay, dayOfDate } from './days';
+import { usePalette } from './theme/theme';
+import { Today } from './today';
+
+/** Years to choose from, before and after the one that is shown first. */
+const YEARS_AROUND = 30;
+
+interface Shown {
+  title: string;
+  wording: Wording;
+  firstWeekday: number;
+  onClose(): void;
+}
+
+/** What the months look like and are called, however many days are picked in them. */
+function useMonths({ wording, firstWeekday }: Shown, firstDay: number) {
+  const today = useContext(Today);
+  const palette = usePalette();
+  const { year } = civilDate(firstDay);
+  const say = (date: Date, options: Intl.DateTimeFormatOptions) =>
+    sayDay(dayOfDate(date), wording, options);
+  const colours = {
+    '--months-accent': palette.green,
+    '--months-on-accent': palette.onGreen,
+    '--months-now': palette.amber,
+    '--months-dim': palette.dim,
+    '--months-line': palette.hairline,
+    '--months-sheet': palette.sheet,
+    '--months-ink': palette.ink,
+  } as CSSProperties;
+  return {
+    autoFocus: true,
+    className: 'months',
+    style: colours,
+    captionLayout: 'dropdown',
+    navLayout: 'around',
+    defaultMonth: dateOfDay(firstDay),
+    startMonth: new Date(year - YEARS_AROUND, 0),
+    endMonth: new Date(year + YEARS_AROUND, 11),
+    today: today === undefined ? undefined : dateOfDay(today),
+    weekStartsOn: ((firstWeekday + 1) % 7) as 0 | 1 | 2 | 3 | 4 | 5 | 6,
+    fixedWeeks: true,
+    formatters: {
+      formatMonthDropdown: (date: Date) => say(date, { month: 'long' }),
+      formatWeekdayName: (date: Date) => say(date, { weekday: 'short' }),
+    },
+    labels: {
+      labelPrevious: () => 'Month before',
+      labelNext: () => 'Month after',
+      labelMonthDropdown: () => 'Month',
+      labelYearDropdown: () => 'Year',
+      labelDayButton: (date: Date) => say(date, LONG_DAY),
+      labelGrid: (date: Date) => say(date, { month: 'long', year: 'numeric' }),
+      labelWeekday: (date: Date) => say(date, { weekday: 'long' }),
+    },
+  } as const;
+}
+
+interface DayProps extends Shown {
+  /** Day number */
+  day: number;
+  /** Months beside each other. */
+  months?: number;
+  /** Days to mark: those that are shown, and those that have events. */
+  isShown?(day: number): boolean;
+  isBusy?(day: number): boolean;
+  /** Told of a day of the first month whenever other months are shown. */
+  onMonth?(day: number): void;
+  onPick(day: number): void;
+  /** Stands above the months. */
+  children?: ReactNode;
+}
+
+/** One day, taken from a month by one press. */
+export function DayPicker({ day, onPick, ...shown }: DayProps) {
+  const months = useMonths(shown, day);
+  const { isShown = () => false, isBusy = () => false, onMonth } = shown;
+  return (
+    <Dialog title={shown.title} onClose={shown.onClose}>
+      {shown.children}
+      <Months
+        {...months}
+        autoFocus={!shown.children}
+        numberOfMonths={shown.months ?? 1}
+        modifiers={{
+          shown: (date) => isShown(dayOfDate(date)),
+          busy: (date) => isBusy(dayOfDate(date)),
+        }}
+        modifiersClassNames={{ shown: 'months-shown', busy: 'months-busy' }}
+        onMonthChange={(date) => onMonth?.(dayOfDate(date))}
+        mode="single"
+        required
+        selected={dateOfDay(day)}
+        onSelect={(date) => onPick(dayOfDate(date))}
+      />
+    </Dialog>
+  );
+}
+
+interface DaysProps extends Shown {
+  /** Day numbers */
+  days: readonly number[];
+  /** Where to begin when no day is chosen. */
+  near: number;
+  onPick(days: number[]): void;
+}
+
+/** Any number of days, marked in a month and then taken together. */
+export function DaysPicker({ days, near, onPick, ...shown }: DaysProps) {
+  const [marked, setMarked] = useState(() => days.map(dateOfDay));
+  const months = useMonths(shown, days[0] ?? near);
+  return (
+    <Dialog
+      title={shown.title}
+      onClose={shown.onClose}
+      footer={
+        <>
+          <Button onPress={shown.onClose}>Cancel</Button>
+          <Button mode="contained" onPress={() => onPick(marked.map(dayOfDate))}>
+            {`Take ${count(marked.length, 'day')}`}
+          </Button>
+        </>
+      }
+    >
+      <Months
+        {...months}
+        mode="multiple"
+        selected={marked}
+        onSelect={(dates) => setMarked(dates ?? [])}
+      />
+    </Dialog>
+  );
+}
