@@ -1,39 +1,107 @@
+import { useState } from 'react';
 import { ScrollView, StyleSheet } from 'react-native';
+import { Button } from 'react-native-paper';
 import type { Calendar } from '@/core/model/calendar';
+import { useActions } from '@/data/actions';
+import type { Preferences } from '@/data/preferences';
+import { CalendarMenu, useShowing } from '@/screens/calendars/CalendarMenu';
 import { CalendarChip } from '@/ui/CalendarChip';
 
-/** A chip for each calendar that shows or hides it. */
+/**
+ * A chip for each listed calendar that shows or hides it; held, or by the right button or the menu
+ * key, it opens what else can be done. Before them the way back from one shown alone.
+ */
 export function CalendarStrip({
   calendars,
-  onShow,
+  preferences,
+  hasCategories,
+  onShowHere,
+  onShowEverywhere,
 }: {
   calendars: readonly Calendar[];
-  onShow(calendar: Calendar, shown: boolean): void;
+  preferences: Preferences;
+  hasCategories: boolean;
+  /** Shows or hides a calendar in this window alone; null where that holds everywhere. */
+  onShowHere: ((calendar: Calendar, isShown: boolean) => void) | null;
+  /** What is shown everywhere was chosen: this window has no choice of its own any more. */
+  onShowEverywhere(): void;
 }) {
+  const { settings } = preferences;
+  const { show, set } = useActions();
+  const showing = useShowing(calendars);
+  const [menuFor, setMenuFor] = useState<string | null>(null);
+  const chosen = calendars.find(({ id }) => id === menuFor);
+  const isByCategory = settings.colourBy === 'category';
   return (
-    <ScrollView
-      horizontal
-      role="group"
-      aria-label="Calendars shown"
-      tabIndex={-1}
-      showsHorizontalScrollIndicator={false}
-      style={styles.strip}
-      contentContainerStyle={styles.chips}
-    >
-      {calendars.map((calendar) => (
-        <CalendarChip
-          key={calendar.id}
-          calendar={calendar}
-          role="switch"
-          isOn={calendar.shown}
-          onPress={() => onShow(calendar, !calendar.shown)}
+    <>
+      <ScrollView
+        horizontal
+        role="group"
+        aria-label="Calendars shown"
+        tabIndex={-1}
+        showsHorizontalScrollIndicator={false}
+        style={styles.strip}
+        contentContainerStyle={styles.chips}
+      >
+        {showing.canGoBack && (
+          <Button
+            mode="contained-tonal"
+            icon="restore"
+            style={styles.button}
+            onPress={() => {
+              onShowEverywhere();
+              void showing.back();
+            }}
+          >
+            As before
+          </Button>
+        )}
+        {calendars
+          .filter(({ listed }) => listed)
+          .map((calendar) => (
+            <CalendarChip
+              key={calendar.id}
+              calendar={calendar}
+              role="switch"
+              isOn={calendar.shown}
+              onPress={() =>
+                onShowHere
+                  ? onShowHere(calendar, !calendar.shown)
+                  : void show(calendar, !calendar.shown)
+              }
+              onMenu={() => setMenuFor(calendar.id)}
+            />
+          ))}
+        {hasCategories && (
+          <Button
+            icon="palette-outline"
+            style={styles.button}
+            onPress={() =>
+              void set(
+                settings,
+                { colourBy: isByCategory ? 'calendar' : 'category' },
+                isByCategory ? 'Inks by calendar' : 'Inks by category',
+              )
+            }
+          >
+            {isByCategory ? 'Inks by category' : 'Inks by calendar'}
+          </Button>
+        )}
+      </ScrollView>
+      {chosen && (
+        <CalendarMenu
+          calendar={chosen}
+          calendars={calendars}
+          onShowing={onShowEverywhere}
+          onClose={() => setMenuFor(null)}
         />
-      ))}
-    </ScrollView>
+      )}
+    </>
   );
 }
 
 const styles = StyleSheet.create({
-  strip: { flexGrow: 0, flexShrink: 0 },
-  chips: { gap: 6, paddingHorizontal: 14, paddingBottom: 8 },
+  strip: { flex: 1, minWidth: 0 },
+  chips: { gap: 6, paddingLeft: 8, paddingRight: 14, paddingBottom: 8 },
+  button: { height: 40, borderRadius: 9 },
 });

@@ -1,3 +1,4 @@
+import type { ComponentProps } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { findClashes } from '@/core/agenda/clashes';
@@ -8,6 +9,8 @@ import { titleOf } from '@/data/actions';
 import { useWallNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useOccurrences } from '@/data/queries';
+import { Load } from './load/Load';
+import { WorldClock } from '@/screens/zones/WorldClock';
 import { Icon } from '@/ui/icons/Icon';
 import { Title } from '@/ui/Title';
 import { usePalette } from '@/ui/theme/theme';
@@ -17,8 +20,9 @@ const CLASHES = 6;
 
 interface Props {
   preferences: Preferences;
-  /** What the sheet shows. */
-  occurrences: readonly Occurrence[];
+  /** What the sheet shows; null where it shows no single events. */
+  occurrences: readonly Occurrence[] | null;
+  load: ComponentProps<typeof Load>;
   onOpen(occurrence: Occurrence): void;
 }
 
@@ -30,12 +34,12 @@ function sayWhen(o: Occurrence, now: number): string {
     : `in ${sayLength(minutes(o.start))}`;
 }
 
-function NextEvent({ preferences, onOpen }: Omit<Props, 'occurrences'>) {
-  const { zone, wording } = preferences;
+function NextEvent({ preferences, onOpen }: Omit<Props, 'occurrences' | 'load'>) {
+  const { clock, wording } = preferences;
   const palette = usePalette();
-  const now = useWallNow(zone);
+  const now = useWallNow(clock);
   const today = dayOfWall(now);
-  const { data } = useOccurrences({ fromDay: today, toDay: today + 1, zone });
+  const { data } = useOccurrences({ fromDay: today, toDay: today + 1, zone: clock });
   const rest = (data?.occurrences ?? []).filter(
     (o) => !o.wholeDay && o.end > now && o.start < (today + 1) * DAY,
   );
@@ -67,9 +71,9 @@ function NextEvent({ preferences, onOpen }: Omit<Props, 'occurrences'>) {
 }
 
 /** The right margin of a wide screen while no event is open: what is next, and what to watch out for. */
-export function Margin({ preferences, occurrences, onOpen }: Props) {
+export function Margin({ preferences, occurrences, load, onOpen }: Props) {
   const palette = usePalette();
-  const clashes = findClashes(occurrences);
+  const clashes = occurrences && findClashes(occurrences);
   return (
     <ScrollView
       role="complementary"
@@ -79,34 +83,57 @@ export function Margin({ preferences, occurrences, onOpen }: Props) {
       tabIndex={-1}
     >
       <NextEvent preferences={preferences} onOpen={onOpen} />
-      <View style={styles.part}>
-        <Title level={2}>Watch out</Title>
-        {clashes.length === 0 && (
-          <Text style={{ color: palette.dim }}>No clashes in this week.</Text>
-        )}
-        {clashes.slice(0, CLASHES).map(({ first, second, start, end }) => (
-          <Pressable
-            key={`${first.id} ${second.id}`}
-            role="button"
-            onPress={() => onOpen(second)}
-            style={[styles.clash, { borderColor: palette.hairline }]}
-          >
-            <Icon name="alert-outline" size={20} color={palette.amber} />
-            <View style={styles.text}>
-              <Text>
-                {titleOf(first)} overlaps {titleOf(second)}
-              </Text>
-              <Text variant="bodySmall" style={{ color: palette.dim }}>
-                {saySpan({ start, end, wholeDay: false }, preferences.wording)}
-              </Text>
-            </View>
-          </Pressable>
-        ))}
-        {clashes.length > CLASHES && (
-          <Text style={{ color: palette.dim }}>{clashes.length - CLASHES} more this week</Text>
-        )}
-      </View>
+      {preferences.settings.zones.length > 0 && (
+        <View style={styles.part}>
+          <Title level={2}>Elsewhere</Title>
+          <WorldClock preferences={preferences} />
+        </View>
+      )}
+      {occurrences && (
+        <View style={styles.part}>
+          <Title level={2}>Booked and clear</Title>
+          <Load {...load} />
+        </View>
+      )}
+      {clashes && <Clashes clashes={clashes} preferences={preferences} onOpen={onOpen} />}
     </ScrollView>
+  );
+}
+
+function Clashes({
+  clashes,
+  preferences,
+  onOpen,
+}: Omit<Props, 'occurrences' | 'load'> & { clashes: ReturnType<typeof findClashes> }) {
+  const palette = usePalette();
+  return (
+    <View style={styles.part}>
+      <Title level={2}>Watch out</Title>
+      {clashes.length === 0 && (
+        <Text style={{ color: palette.dim }}>No clashes in these days.</Text>
+      )}
+      {clashes.slice(0, CLASHES).map(({ first, second, start, end }) => (
+        <Pressable
+          key={`${first.id} ${second.id}`}
+          role="button"
+          onPress={() => onOpen(second)}
+          style={[styles.clash, { borderColor: palette.hairline }]}
+        >
+          <Icon name="alert-outline" size={20} color={palette.amber} />
+          <View style={styles.text}>
+            <Text>
+              {titleOf(first)} overlaps {titleOf(second)}
+            </Text>
+            <Text variant="bodySmall" style={{ color: palette.dim }}>
+              {saySpan({ start, end, wholeDay: false }, preferences.wording)}
+            </Text>
+          </View>
+        </Pressable>
+      ))}
+      {clashes.length > CLASHES && (
+        <Text style={{ color: palette.dim }}>{clashes.length - CLASHES} more in these days</Text>
+      )}
+    </View>
   );
 }
 

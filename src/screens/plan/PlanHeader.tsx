@@ -6,33 +6,54 @@ import { usePalette } from '@/ui/theme/theme';
 interface Props {
   title: string;
   subtitle: string;
+  /** What the ways back and on turn over: "Week". */
+  turnName: string;
   onPickDate(): void;
+  /** Shows the hours of what is shown. */
+  onLoad(): void;
   onTurn(direction: -1 | 1): void;
   onToday(): void;
+  onZones(): void;
 }
 
 /** What is shown, and the way back, to today and on. */
-export function PlanHeader({ title, subtitle, onPickDate, onTurn, onToday }: Props) {
+export function PlanHeader({
+  title,
+  subtitle,
+  turnName,
+  onLoad,
+  onPickDate,
+  onTurn,
+  onToday,
+  onZones,
+}: Props) {
   const palette = usePalette();
   const button = [styles.button, { borderColor: palette.hairline, backgroundColor: palette.sheet }];
   return (
     <View style={styles.header}>
-      <Pressable
-        role="button"
-        aria-label={`${title}: choose a date`}
-        onPress={onPickDate}
-        style={styles.title}
-      >
-        <Title level={1} style={styles.range}>
-          {title}
-        </Title>
-        <Text variant="bodySmall" style={{ color: palette.dim }} numberOfLines={1}>
-          {subtitle}
-        </Text>
-      </Pressable>
+      <View style={styles.title}>
+        <Pressable role="button" aria-label={`${title}: choose a date`} onPress={onPickDate}>
+          <Title level={1} style={styles.range}>
+            {title}
+          </Title>
+        </Pressable>
+        <Pressable role="button" aria-label={`${subtitle}: show the hours`} onPress={onLoad}>
+          <Text variant="bodySmall" style={{ color: palette.dim }} numberOfLines={1}>
+            {subtitle}
+          </Text>
+        </Pressable>
+      </View>
+      <IconButton
+        icon="earth"
+        size={20}
+        accessibilityLabel="Zones"
+        onPress={onZones}
+        style={button}
+        iconColor={palette.dim}
+      />
       <IconButton
         icon="chevron-left"
-        accessibilityLabel="Week before"
+        accessibilityLabel={`${turnName} before`}
         onPress={() => onTurn(-1)}
         style={button}
         iconColor={palette.ink}
@@ -42,7 +63,7 @@ export function PlanHeader({ title, subtitle, onPickDate, onTurn, onToday }: Pro
       </Pressable>
       <IconButton
         icon="chevron-right"
-        accessibilityLabel="Week after"
+        accessibilityLabel={`${turnName} after`}
         onPress={() => onTurn(1)}
         style={button}
         iconColor={palette.ink}

@@ -1,47 +1,62 @@
+import { useRouter } from 'expo-router';
+import type { ComponentProps } from 'react';
+import { useEffect, useRef } from 'react';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import { calendarForNew } from '@/core/calendars/showing';
 import type { Span } from '@/core/layout/drag';
 import type { Calendar } from '@/core/model/calendar';
 import { dayOfWall } from '@/core/time/civil';
+import { useActions } from '@/data/actions';
+import { useEngine } from '@/data/engineContext';
 import type { Preferences } from '@/data/preferences';
 import { useEvent } from '@/data/queries';
 import { CopyPanel } from '@/screens/event/CopyPanel';
 import { EditorPanel } from '@/screens/event/EditorPanel';
+import { ScopePanel } from '@/screens/event/ScopePanel';
+import { ZonesPanel } from '@/screens/zones/ZonesPanel';
 import { AddCard } from './panels/AddCard';
+import { LoadPanel } from './panels/LoadPanel';
+import { WorkdayPanel } from './panels/WorkdayPanel';
+import { DayPanel } from './panels/DayPanel';
 import { Details } from './panels/Details';
-import type { Panel } from './usePlan';
+import type { Panel, ScopeAsk } from './usePlan';
 
 interface Props {
   panel: Panel;
   calendars: readonly Calendar[];
+  /** What the hours are reckoned from. */
+  load: Omit<ComponentProps<typeof LoadPanel>, 'onClose'>;
   /** Calendars that can be added to. */
   own: readonly Calendar[];
+  categoryInks: ReadonlyMap<string, string> | null;
   preferences: Preferences;
   onPanel(panel: Panel): void;
   /** Told of the time of what is being added. */
   onDraft(span: Span | null): void;
-  /** Shows the week of a day. */
-  onShow(day: number): void;
+  /** Brings a day into sight; as the only one with `alone`. */
+  onShow(day: number, alone?: boolean): void;
+  /** Day number */
+  today: number;
+  seenAs: string | null;
+  onSeeAs(zone: string | null): void;
+  /** Puts back what was shown at its new place before its scope was known. */
+  onPutBack(occurrence: Occurrence): void;
   onClose(): void;
-}
-
-/** The calendar that new events go to: the one shown alone, else the chosen or first one. */
-function defaultCalendar(own: readonly Calendar[], chosenId: string | null): string {
-  const shown = own.filter((calendar) => calendar.shown);
-  const [first] = shown.length ? shown : own;
-  const chosen = shown.length !== 1 && own.find(({ id }) => id === chosenId);
-  return (chosen || first)?.id ?? '';
 }
 
 function StoredEditor({
   eventId,
+  dateKey,
   own,
   preferences,
   onClose,
-}: { eventId: string } & Pick<Props, 'own' | 'preferences' | 'onClose'>) {
+}: { eventId: string; dateKey: string | null } & Pick<Props, 'own' | 'preferences' | 'onClose'>) {
   const { data: event } = useEvent(eventId);
   if (!event) return null;
   return (
     <EditorPanel
       event={event}
+      dateKey={dateKey}
       isNew={false}
       calendars={own}
       preferences={preferences}
@@ -50,17 +65,61 @@ function StoredEditor({
   );
 }
 
-/** Whatever is open beside the week. */
-export function PlanPanel({
-  panel,
-  calendars,
-  own,
+/** Asks which dates a move, a stretch or a removal reaches, and does it. */
+function AskScope({
+  ask,
   preferences,
-  onPanel,
-  onDraft,
-  onShow,
+  onPutBack,
   onClose,
-}: Props) {
+}: { ask: ScopeAsk } & Pick<Props, 'preferences' | 'onPutBack' | 'onClose'>) {
+  const { editDates, removeDates } = useActions();
+  const { event, dateKey, occurrence, verb, done, edit } = ask;
+  // A panel that is left in any way but by its button has done nothing.
+  const isDone = useRef(false);
+  const putBack = useRef(onPutBack);
+  useEffect(() => {
+    putBack.current = onPutBack;
+  });
+  useEffect(() => {
+    isDone.current = false;
+    return () => {
+      if (!isDone.current) putBack.current(occurrence);
+    };
+  }, [occurrence]);
+  return (
+    <ScopePanel
+      event={event}
+      dateKey={dateKey}
+      verb={verb}
+      edit={edit}
+      preferences={preferences}
+      onChoose={async (reach) => {
+        isDone.current = edit
+          ? await editDates(event.id, dateKey, edit, reach, done)
+          : await removeDates(event.id, dateKey, reach.scope);
+        onClose();
+      }}
+      onCancel={onClose}
+    />
+  );
+}
+
+/** Whatever is open beside the week. */
+export function PlanPanel(props: Props) {
+  const { panel, calendars, own, preferences, onPanel, onDraft, onShow, onClose } = props;
+  const router = useRouter();
+  const { engine } = useEngine();
+
+  async function askToRemove(occurrence: Occurrence) {
+    const event = await engine?.event(occurrence.eventId);
+    const { dateKey } = occurrence;
+    if (event && dateKey !== null)
+      onPanel({
+        kind: 'scope',
+        ask: { occurrence, event, dateKey, verb: 'Remove', done: 'Removed', edit: null },
+      });
+  }
+
   switch (panel.kind) {
     case 'details': {
       const { occurrence } = panel;
@@ -72,7 +131,19 @@ export function PlanPanel({
             occurrence={occurrence}
             calendar={calendar}
             preferences={preferences}
-            onEdit={() => onPanel({ kind: 'edit', eventId: occurrence.eventId })}
+            onEdit={() =>
+              onPanel({
+                kind: 'edit',
+                eventId: occurrence.eventId,
+                dateKey: occurrence.dateKey,
+                occurrenceId: occurrence.id,
+                start: occurrence.start,
+              })
+            }
+            onRemove={() => void askToRemove(occurrence)}
+            onSweep={() =>
+              router.navigate({ pathname: '/tidy', params: { series: occurrence.eventId } })
+            }
             onCopy={() => onPanel({ kind: 'copy', occurrence })}
             onClose={onClose}
           />
@@ -82,8 +153,9 @@ export function PlanPanel({
     case 'edit':
       return (
         <StoredEditor
-          key={panel.eventId}
+          key={panel.occurrenceId}
           eventId={panel.eventId}
+          dateKey={panel.dateKey}
           own={own}
           preferences={preferences}
           onClose={onClose}
@@ -93,10 +165,54 @@ export function PlanPanel({
       return (
         <EditorPanel
           event={panel.draft}
+          dateKey={null}
           isNew
           calendars={own}
           preferences={preferences}
           onDone={onClose}
+        />
+      );
+    case 'scope':
+      return (
+        <AskScope
+          key={`${panel.ask.occurrence.id} ${panel.ask.verb}`}
+          ask={panel.ask}
+          preferences={preferences}
+          onPutBack={props.onPutBack}
+          onClose={onClose}
+        />
+      );
+    case 'day':
+      return (
+        <DayPanel
+          key={panel.day}
+          day={panel.day}
+          calendars={calendars}
+          categoryInks={props.categoryInks}
+          preferences={preferences}
+          onOpen={(occurrence) => onPanel({ kind: 'details', occurrence })}
+          onAdd={() => onPanel({ kind: 'add', span: null, day: panel.day })}
+          onShowDay={() => {
+            onShow(panel.day, true);
+            onClose();
+          }}
+          onClose={onClose}
+        />
+      );
+    case 'workday':
+      return (
+        <WorkdayPanel key={panel.day} day={panel.day} preferences={preferences} onClose={onClose} />
+      );
+    case 'load':
+      return <LoadPanel {...props.load} onClose={onClose} />;
+    case 'zones':
+      return (
+        <ZonesPanel
+          preferences={preferences}
+          today={props.today}
+          seenAs={props.seenAs}
+          onSeeAs={props.onSeeAs}
+          onClose={onClose}
         />
       );
     case 'copy':
@@ -114,9 +230,11 @@ export function PlanPanel({
           key={`${panel.span?.start} ${panel.span?.end}`}
           span={panel.span}
           day={panel.day}
-          calendars={own}
+          calendars={own.filter(({ listed }) => listed)}
           preferences={preferences}
-          defaultCalendarId={defaultCalendar(own, preferences.settings.defaultCalendarId)}
+          defaultCalendarId={
+            calendarForNew(calendars, preferences.settings.defaultCalendarId)?.id ?? ''
+          }
           onAllDetails={(draft) => onPanel({ kind: 'new', draft })}
           onDraft={onDraft}
           onKept={(span: Span) => {

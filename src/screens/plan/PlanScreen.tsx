@@ -1,23 +1,20 @@
-import { useLocalSearchParams, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { DatePickerModal } from 'react-native-paper-dates';
-import { bookedMinutes } from '@/core/agenda/booked';
-import type { Occurrence } from '@/core/agenda/occurrence';
-import { movedTimes, stretchedTimes } from '@/core/editing/edits';
+import { Text } from 'react-native-paper';
+import { calendarForNew } from '@/core/calendars/showing';
 import type { Span } from '@/core/layout/drag';
-import { isTop } from '@/core/layout/rows';
-import { civilDate, DAY, dayOfWall, MINUTE, startOfWeek, weekNumber } from '@/core/time/civil';
-import { sayDays, sayHours } from '@/core/time/words';
-import { instantFromWall } from '@/core/time/zones';
+import { DAY, dayOfWall, startOfWeek } from '@/core/time/civil';
+import { count } from '@/core/time/words';
+import { cityOf } from '@/core/time/zoneNames';
+import { turnName } from '@/core/view/spanWords';
 import { useActions } from '@/data/actions';
-import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
 import { useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
-import { useCalendars, useOccurrences, usePrefetchAround } from '@/data/queries';
-import { dateOfDay, dayOfDate } from '@/ui/days';
+import { useCalendars, useCategories } from '@/data/queries';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import { EventMenu } from '@/screens/event/EventMenu';
 import { useIsWide } from '@/ui/useIsWide';
 import { CalendarStrip } from './CalendarStrip';
 import { Margin } from './Margin';
@@ -25,75 +22,90 @@ import { PlanHeader } from './PlanHeader';
 import { PlanPanel } from './PlanPanel';
 import { PanelHeight } from './panels/PanelFrame';
 import { Ruler, RULER_HEIGHT } from './Ruler';
-import { Sheet } from './sheet/Sheet';
+import { SeenAs } from './SeenAs';
+import { SheetForm } from './SheetForm';
+import { useMoves } from './useMoves';
 import type { Panel } from './usePlan';
-import { useShownDay } from './usePlan';
+import { selectedIn, useAskedFor } from './usePlan';
+import { useSheetContent } from './useSheetContent';
+import { useSheetPlace } from './useSheetPlace';
+import { DateDialog } from './view/DateDialog';
+import { KeysDialog } from './view/KeysDialog';
+import { FORM_NEEDS, FORM_WORDS } from './view/forms';
+import { usePlaceHistory } from './usePlaceHistory';
+import { usePlanKeys } from './usePlanKeys';
+import { suits } from '@/core/view/forms';
+import { FilterButton } from './view/FilterButton';
+import { LensesDialog } from './view/LensesDialog';
+import { useLensPicking } from './useLensPicking';
+import { PeriodsDialog } from './view/PeriodsDialog';
+import { ViewPicker } from './view/ViewPicker';
 
 const DAYS = 7;
-const NONE: Occurrence[] = [];
 
-/** Hours that hold every timed event shown, on whole hours. */
-function hoursAround(occurrences: readonly Occurrence[], usual: { from: number; to: number }) {
-  const hours = { ...usual };
-  for (const o of occurrences.filter((candidate) => !isTop(candidate))) {
-    const day = dayOfWall(o.start) * DAY;
-    const crosses = o.end > day + DAY;
-    hours.from = crosses ? 0 : Math.min(hours.from, Math.floor((o.start - day) / MINUTE / 60) * 60);
-    hours.to = crosses ? 1440 : Math.max(hours.to, Math.ceil((o.end - day) / MINUTE / 60) * 60);
-  }
-  return hours;
-}
+/** Dialogs over the sheet. */
+type Asked = 'date' | 'periods' | 'lenses' | 'view' | 'filter' | 'keys';
 
-/** The week in rows, and everything that is done on it. */
+/** The sheet in whichever form it is seen, and everything that is done on it. */
 export function PlanScreen() {
-  const preferences = usePreferences();
-  const { zone, firstWeekday, wording, settings } = preferences;
-  const { store } = useEngine();
-  const { add } = useLocalSearchParams<{ add?: string }>();
-  const router = useRouter();
-  const isWide = useIsWide();
-  const today = dayOfWall(useWallNow(zone));
-  const [shownDay, setShownDay] = useShownDay(today);
+  const chosen = usePreferences();
   const [panel, setPanel] = useState<Panel | null>(null);
+  const [seenAs, setSeenAs] = useState<string | null>(null);
+  const seeAs = (zone: string | null) => {
+    setSeenAs(zone === chosen.zone ? null : zone);
+    // What else is open tells times by the clock of before.
+    setPanel((last) => (last?.kind === 'zones' ? last : null));
+  };
+  // For a while the sheet can be seen as people elsewhere see it.
+  const preferences = useMemo(
+    () => (seenAs === null ? chosen : { ...chosen, clock: seenAs }),
+    [chosen, seenAs],
+  );
+  const { clock, firstWeekday, wording, settings } = preferences;
+  const isWide = useIsWide();
+  const today = dayOfWall(useWallNow(clock));
+  const place = useSheetPlace(preferences, today);
+  usePlaceHistory(place);
+  const { view, range, setting } = place;
   const [draft, setDraft] = useState<Span | null>(null);
   const [panelHeight, setPanelHeight] = useState(0);
-  const [isWidened, setWidened] = useState(false);
-  const [isPicking, setPicking] = useState(false);
-  const actions = useActions();
+  const [dialog, setDialog] = useState<Asked | null>(null);
+  const [menuFor, setMenuFor] = useState<Occurrence | null>(null);
   const { say } = useMessages();
+  const moves = useMoves(preferences, setPanel);
 
-  const weekStart = startOfWeek(shownDay, firstWeekday);
-  const window = { fromDay: weekStart, toDay: weekStart + DAYS, zone };
-  const { data, isPlaceholderData } = useOccurrences(window);
-  usePrefetchAround(window, data !== undefined && !isPlaceholderData);
-  const occurrences = data?.occurrences ?? NONE;
-  const calendars = useCalendars();
+  const everywhere = useCalendars();
+  // A window may show other calendars than those that are shown everywhere.
+  const { calendarIds } = view;
+  const calendars = useMemo(
+    () =>
+      calendarIds === null
+        ? everywhere
+        : everywhere.map((c) => ({ ...c, shown: calendarIds.includes(c.id) })),
+    [everywhere, calendarIds],
+  );
+  const shownIds = calendars.flatMap(({ id, shown }) => (shown ? [id] : []));
   const own = useMemo(() => calendars.filter(({ kind }) => kind === 'own'), [calendars]);
-
-  const usual = useMemo(() => ({ from: settings.fromMinute, to: settings.toMinute }), [settings]);
-  const hours = useMemo(
-    () => (isWidened ? hoursAround(occurrences, usual) : usual),
-    [isWidened, occurrences, usual],
+  const newCalendar = calendarForNew(calendars, settings.defaultCalendarId);
+  const categories = useCategories();
+  const categoryInks = useMemo(
+    () =>
+      settings.colourBy === 'category' && categories.length
+        ? new Map(categories.map(({ id, ink }) => [id, ink]))
+        : null,
+    [settings.colourBy, categories],
   );
-  const booked = useMemo(
-    () => bookedMinutes(occurrences, weekStart, weekStart + DAYS),
-    [occurrences, weekStart],
-  );
-  const title = sayDays(weekStart, weekStart + DAYS, wording, civilDate(today).year);
-  const total = booked.reduce((sum, minutes) => sum + minutes, 0);
-  const subtitle = `Week ${weekNumber(weekStart, firstWeekday).week} · ${sayHours(total)} booked${store === 'demo' ? ' · demo' : ''}`;
+  const content = useSheetContent(place, preferences, { today, calendars });
+  const lensing = useLensPicking(place, preferences, today);
+  const { setLens } = useActions();
+  const { occurrences, cut, title, subtitle } = content;
 
   // The day that a jotted line without a date means: today when it is in sight, else the first shown.
-  const dayMeant = today >= weekStart && today < weekStart + DAYS ? today : weekStart;
-  const [lastAdd, setLastAdd] = useState<string | undefined>();
-  if (add !== lastAdd) {
-    setLastAdd(add);
-    if (add !== undefined) setPanel({ kind: 'add', span: null, day: dayMeant });
-  }
-  // Asked once: a reload doesn't ask again.
-  useEffect(() => {
-    if (add !== undefined) router.setParams({ add: undefined });
-  }, [add, router]);
+  const dayMeant = today >= range.from && today < range.to ? today : range.from;
+  // Forms that show no single events give way to the week.
+  useAskedFor(occurrences, dayMeant, setPanel, (day) =>
+    content.shown ? place.goTo(day) : place.showSpan({ kind: 'week' }, day),
+  );
 
   const open = useCallback(
     (occurrence: Occurrence) => setPanel({ kind: 'details', occurrence }),
@@ -108,32 +120,39 @@ export function PlanScreen() {
       }),
     [],
   );
-
-  async function drop(o: Occurrence, span: Span) {
-    actions.showAt(o.id, {
-      start: span.start,
-      end: span.end,
-      startMs: instantFromWall(span.start, zone),
-      endMs: instantFromWall(span.end, zone),
-    });
-    const isMove = span.start !== o.start && span.end - span.start === o.end - o.start;
-    const edge = span.start !== o.start ? 'start' : 'end';
-    const done = await actions.editById(o.eventId, isMove ? 'Moved' : 'Stretched', (event) => ({
-      ...event,
-      ...(isMove
-        ? movedTimes(event, span.start, zone)
-        : stretchedTimes(event, edge, span[edge], zone)),
-    }));
-    if (!done) actions.showAt(o.id, o);
+  function turn(direction: -1 | 1) {
+    if (!place.turn(direction))
+      say(`There is no period ${direction > 0 ? 'after' : 'before'} this one.`);
   }
 
-  const selectedId =
-    panel?.kind === 'details' || panel?.kind === 'copy'
-      ? panel.occurrence.id
-      : panel?.kind === 'edit'
-        ? panel.eventId
-        : null;
+  const load = { sight: content.sight, range, calendars, categories, preferences };
+  const selected = selectedIn(panel);
+  usePlanKeys(settings.hasKeys && dialog === null && menuFor === null, (action) => {
+    switch (action.kind) {
+      case 'turn':
+        return turn(action.direction);
+      case 'today':
+        return place.setDay(today);
+      case 'add':
+        return setPanel({ kind: 'add', span: null, day: dayMeant });
+      case 'load':
+        return setPanel({ kind: 'load' });
+      case 'help':
+        return setDialog('keys');
+      case 'form':
+        return suits(action.form, range.days.length)
+          ? place.show({ ...view, form: action.form }, selected && dayOfWall(selected.start))
+          : say(`${FORM_WORDS[action.form].name}: ${FORM_NEEDS[action.form]}.`);
+      case 'lens': {
+        const lens = lensing.lenses[action.nth];
+        return lens ? lensing.pick(lens) : say(`There is no lens ${action.nth + 1} yet.`);
+      }
+      default:
+        return setDialog(action.kind);
+    }
+  });
   const close = () => setPanel(null);
+  const weekStart = startOfWeek(range.from, firstWeekday);
   return (
     <View style={styles.all}>
       <Head>
@@ -143,36 +162,108 @@ export function PlanScreen() {
         <PlanHeader
           title={title}
           subtitle={subtitle}
-          onPickDate={() => setPicking(true)}
-          onTurn={(direction) => setShownDay(weekStart + direction * DAYS)}
-          onToday={() => setShownDay(today)}
+          turnName={turnName(view.span, setting)}
+          onPickDate={() => setDialog('date')}
+          onLoad={() => setPanel({ kind: 'load' })}
+          onTurn={turn}
+          onToday={() => place.setDay(today)}
+          onZones={() => setPanel({ kind: 'zones' })}
         />
-        <CalendarStrip
-          calendars={calendars}
-          onShow={(calendar, shown) => void actions.show(calendar, shown)}
-        />
-        <Sheet
-          fromDay={weekStart}
-          days={DAYS}
-          hours={hours}
+        {seenAs !== null && (
+          <SeenAs
+            zone={seenAs}
+            label={settings.zones.find(({ zone }) => zone === seenAs)?.label ?? cityOf(seenAs)}
+            home={preferences.zone}
+            onBack={() => seeAs(null)}
+          />
+        )}
+        {cut > 0 && (
+          <Text role="status" variant="bodySmall" style={styles.cut}>
+            {count(cut, 'series has', 'series have')} more than 10,000 dates in these days; only the
+            first are shown.
+          </Text>
+        )}
+        <View style={styles.strip}>
+          <ViewPicker
+            view={view}
+            setting={setting}
+            days={range.days.length}
+            onView={(next) => place.show(next, selected && dayOfWall(selected.start))}
+            lenses={lensing.lenses}
+            lens={lensing.current}
+            isLensChanged={lensing.isChanged}
+            onLens={lensing.pick}
+            onLenses={() => setDialog('lenses')}
+            onUpdateLens={() =>
+              lensing.current &&
+              void setLens(
+                lensing.current,
+                { ...lensing.current, view },
+                `Updated the lens ${lensing.current.name}`,
+              )
+            }
+            isOpen={dialog === 'view'}
+            onOpen={(isOpen) => setDialog(isOpen ? 'view' : null)}
+            onNextSeven={() => place.showSpan({ kind: 'days', count: DAYS }, today)}
+            onPeriods={() => setDialog('periods')}
+          />
+          <FilterButton
+            filter={view.filter}
+            categories={categories}
+            hidden={content.hidden}
+            isOpen={dialog === 'filter'}
+            onOpen={(isOpen) => setDialog(isOpen ? 'filter' : null)}
+            onFilter={(filter) => place.show({ ...view, filter })}
+          />
+          <CalendarStrip
+            calendars={calendars}
+            preferences={preferences}
+            hasCategories={categories.length > 0}
+            onShowHere={
+              calendarIds &&
+              (({ id }, isShown) =>
+                place.show({
+                  ...view,
+                  calendarIds: isShown
+                    ? [...calendarIds, id]
+                    : calendarIds.filter((other) => other !== id),
+                }))
+            }
+            onShowEverywhere={() => place.show({ ...view, calendarIds: null })}
+          />
+        </View>
+        <SheetForm
+          place={place}
+          content={content}
           today={today}
-          occurrences={occurrences}
-          bookedByDay={booked}
           calendars={calendars}
+          categories={categories}
+          categoryInks={categoryInks}
+          newLength={newCalendar?.defaultLength ?? settings.defaultLength}
           preferences={preferences}
-          selectedId={selectedId}
+          selectedId={selected?.id ?? null}
+          chosenDay={panel?.kind === 'day' ? panel.day : null}
           draft={draft}
           covered={panel && !isWide ? Math.max(0, panelHeight - RULER_HEIGHT) : 0}
           onOpen={open}
-          onDrop={(o, span) => void drop(o, span)}
+          onMenu={setMenuFor}
+          onDrop={(o, span) => void moves.drop(o, span)}
           onDraw={(span) => setPanel({ kind: 'add', span, day: dayOfWall(span.start) })}
           onAddToDay={addToDay}
-          onSwipe={(direction) => setShownDay(weekStart + direction * DAYS)}
-          isWidened={isWidened}
-          onWiden={setWidened}
+          onOpenDay={(day) => setPanel({ kind: 'day', day })}
+          onWorkday={(day) => setPanel({ kind: 'workday', day })}
+          onSwipe={turn}
           onRefuse={say}
+          onSeeAs={seeAs}
         />
-        <Ruler weekStart={weekStart} zone={zone} wording={wording} onGo={setShownDay} />
+        <Ruler
+          weekStart={weekStart}
+          weeksShown={Math.ceil((range.to - weekStart) / DAYS)}
+          zone={clock}
+          sight={content.sight}
+          wording={wording}
+          onGo={place.goTo}
+        />
       </View>
       {panel ? (
         <PanelHeight value={setPanelHeight}>
@@ -180,29 +271,81 @@ export function PlanScreen() {
             panel={panel}
             calendars={calendars}
             own={own}
+            categoryInks={categoryInks}
+            load={load}
             preferences={preferences}
             onPanel={setPanel}
             onDraft={setDraft}
-            onShow={setShownDay}
+            onShow={(day, alone) =>
+              alone ? place.showSpan({ kind: 'day' }, day) : place.goTo(day)
+            }
+            today={today}
+            seenAs={seenAs}
+            onSeeAs={seeAs}
+            onPutBack={moves.putBack}
             onClose={close}
           />
         </PanelHeight>
       ) : (
-        isWide && <Margin preferences={preferences} occurrences={occurrences} onOpen={open} />
+        isWide && (
+          <Margin
+            preferences={preferences}
+            occurrences={content.shown}
+            load={{ ...load, occurrences }}
+            onOpen={open}
+          />
+        )
       )}
-      <DatePickerModal
-        locale="en-GB"
-        mode="single"
-        visible={isPicking}
-        label="Go to a date"
-        date={dateOfDay(shownDay)}
-        startWeekOnMonday={firstWeekday === 0}
-        onDismiss={() => setPicking(false)}
-        onConfirm={({ date }) => {
-          setPicking(false);
-          if (date) setShownDay(dayOfDate(date));
-        }}
-      />
+      {menuFor && (
+        <EventMenu
+          occurrence={menuFor}
+          calendars={calendars}
+          onOpen={() => open(menuFor)}
+          onCopy={() => setPanel({ kind: 'copy', occurrence: menuFor })}
+          onRemove={() => void moves.ask(menuFor, 'Remove')}
+          onNextWorkday={() => void moves.toNextWorkday(menuFor)}
+          onChangeDate={(event, fields) => void moves.ask(menuFor, 'Change', event, fields)}
+          onClose={() => setMenuFor(null)}
+        />
+      )}
+      {dialog === 'date' && (
+        <DateDialog
+          day={place.day}
+          today={today}
+          range={range}
+          sight={content.sight}
+          preferences={preferences}
+          onClose={() => setDialog(null)}
+          onGo={(day) => {
+            setDialog(null);
+            place.goTo(day);
+          }}
+        />
+      )}
+      {dialog === 'keys' && <KeysDialog onClose={() => setDialog(null)} />}
+      {dialog === 'lenses' && (
+        <LensesDialog
+          lenses={lensing.lenses}
+          view={view}
+          shownIds={shownIds}
+          day={range.from}
+          title={title}
+          preferences={preferences}
+          onPick={lensing.pick}
+          onClose={() => setDialog(null)}
+        />
+      )}
+      {dialog === 'periods' && (
+        <PeriodsDialog
+          preferences={preferences}
+          day={range.from}
+          onMade={(id) => {
+            setDialog(null);
+            place.showMade(id);
+          }}
+          onClose={() => setDialog(null)}
+        />
+      )}
     </View>
   );
 }
@@ -210,4 +353,6 @@ export function PlanScreen() {
 const styles = StyleSheet.create({
   all: { flex: 1, flexDirection: 'row', minHeight: 0 },
   plan: { flex: 1, minWidth: 0 },
+  strip: { flexDirection: 'row', flexShrink: 0 },
+  cut: { paddingHorizontal: 14, paddingBottom: 6 },
 });

@@ -4,6 +4,7 @@ import { StyleSheet, Text, View } from 'react-native';
 import { civilDate, weekNumber } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayDay, sayHours } from '@/core/time/words';
+import type { Sight } from '@/core/view/sight';
 import { useWeeklyLoad } from '@/data/queries';
 import { SANS, usePalette } from '@/ui/theme/theme';
 
@@ -14,15 +15,17 @@ const BAR_HEIGHT = 26;
 export const RULER_HEIGHT = 48;
 
 interface Props {
-  /** First day of the week shown. */
+  /** First day of the first week shown, and how many weeks are. */
   weekStart: number;
+  weeksShown: number;
   zone: string;
+  sight: Sight;
   wording: Wording;
   onGo(weekStart: number): void;
 }
 
 /** A strip of weeks, each as tall as it is booked. A press or a drag along it travels in time. */
-export function Ruler({ weekStart, zone, wording, onGo }: Props) {
+export function Ruler({ weekStart, weeksShown, zone, sight, wording, onGo }: Props) {
   const palette = usePalette();
   const [width, setWidth] = useState(0);
   const weeks = Math.max(4, Math.floor(width / WEEK_ROOM));
@@ -32,7 +35,7 @@ export function Ruler({ weekStart, zone, wording, onGo }: Props) {
   const offset = (weekStart - origin) / DAYS;
   if (offset < -behind || offset > weeks - behind - 2) setOrigin(weekStart);
   const from = origin - behind * DAYS;
-  const { data: load = [] } = useWeeklyLoad(from, weeks, zone);
+  const { data: load = [] } = useWeeklyLoad(from, weeks, zone, sight);
   const most = Math.max(1, ...load);
   const week = width / weeks;
 
@@ -76,7 +79,7 @@ export function Ruler({ weekStart, zone, wording, onGo }: Props) {
       {width > 0 &&
         Array.from({ length: weeks }, (_, i) => {
           const day = from + i * DAYS;
-          const isShown = day === weekStart;
+          const isShown = day >= weekStart && day < weekStart + weeksShown * DAYS;
           const startsMonth = civilDate(day).day <= DAYS;
           const height = 4 + ((load[i] ?? 0) / most) * (BAR_HEIGHT - 4);
           return (
@@ -86,7 +89,18 @@ export function Ruler({ weekStart, zone, wording, onGo }: Props) {
                   {sayDay(day, wording, { month: 'short' })}
                 </Text>
               )}
-              {isShown && <View style={[styles.bracket, { borderColor: palette.amber }]} />}
+              {isShown && (
+                <View
+                  style={[
+                    styles.bracket,
+                    {
+                      borderColor: palette.amber,
+                      borderLeftWidth: day === weekStart ? 2 : 0,
+                      borderRightWidth: day === weekStart + (weeksShown - 1) * DAYS ? 2 : 0,
+                    },
+                  ]}
+                />
+              )}
               <View
                 style={[
                   styles.load,
@@ -128,8 +142,6 @@ const styles = StyleSheet.create({
     right: 0,
     height: 6,
     borderTopWidth: 2,
-    borderLeftWidth: 2,
-    borderRightWidth: 2,
   },
   load: { borderRadius: 3 },
 });

@@ -1,12 +1,37 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
+import type { DateEdit } from '@/core/editing/series/edit';
 import type { Span } from '@/core/layout/drag';
 import type { CalendarEvent } from '@/core/model/event';
+
+/** An action on one date of a series that waits for its scope. */
+export interface ScopeAsk {
+  occurrence: Occurrence;
+  event: CalendarEvent;
+  dateKey: string;
+  /** As a button says it, and as it is told when it was done. */
+  verb: 'Move' | 'Stretch' | 'Remove' | 'Change';
+  done: string;
+  /** What is to change; null removes. */
+  edit: DateEdit | null;
+}
 
 /** What is open beside the week. */
 export type Panel =
   | { kind: 'details'; occurrence: Occurrence }
-  | { kind: 'edit'; eventId: string }
+  | {
+      kind: 'edit';
+      eventId: string;
+      dateKey: string | null;
+      occurrenceId: string;
+      start: number;
+    }
+  | { kind: 'scope'; ask: ScopeAsk }
+  | { kind: 'zones' }
+  | { kind: 'day'; day: number }
+  | { kind: 'workday'; day: number }
+  | { kind: 'load' }
   | { kind: 'new'; draft: CalendarEvent }
   | { kind: 'copy'; occurrence: Occurrence }
   | { kind: 'add'; span: Span | null; day: number };
@@ -26,4 +51,50 @@ export function useShownDay(today: number): [number, (day: number) => void] {
     window.sessionStorage.setItem(KEY, `${today} ${day}`);
   }, [today, day]);
   return [day, setDay];
+}
+
+/**
+ * Opens what another screen asked for by the address: `add` a new event, `show` an occurrence once
+ * its days are here, `on` being one of them. Asked once: a reload doesn't ask again.
+ */
+export function useAskedFor(
+  occurrences: readonly Occurrence[],
+  dayMeant: number,
+  setPanel: (panel: Panel) => void,
+  bring: (day: number) => void,
+): void {
+  const { add, show, on } = useLocalSearchParams<{ add?: string; show?: string; on?: string }>();
+  const router = useRouter();
+  const found = show === undefined ? undefined : occurrences.find(({ id }) => id === show);
+  const [last, setLast] = useState<{ add?: string; show?: string }>({});
+  const [lastOn, setLastOn] = useState<string | undefined>();
+  if (on !== lastOn) {
+    setLastOn(on);
+    if (on !== undefined && Number.isInteger(Number(on))) bring(Number(on));
+  }
+  const shown = found && show;
+  if (add !== last.add || shown !== last.show) {
+    setLast({ add, show: shown });
+    if (add !== undefined && add !== last.add) setPanel({ kind: 'add', span: null, day: dayMeant });
+    if (found && shown !== last.show) setPanel({ kind: 'details', occurrence: found });
+  }
+  useEffect(() => {
+    if (add !== undefined) router.setParams({ add: undefined });
+    if (shown !== undefined) router.setParams({ show: undefined, on: undefined });
+  }, [add, shown, router]);
+}
+
+/** The occurrence that a panel is about, if any. */
+export function selectedIn(panel: Panel | null): { id: string; start: number } | undefined {
+  switch (panel?.kind) {
+    case 'details':
+    case 'copy':
+      return panel.occurrence;
+    case 'edit':
+      return { id: panel.occurrenceId, start: panel.start };
+    case 'scope':
+      return panel.ask.occurrence;
+    default:
+      return undefined;
+  }
 }

@@ -2,20 +2,30 @@ import { nanoid } from 'nanoid';
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import { eventOver } from '@/core/editing/edits';
+import { homeTimes } from '@/core/editing/bothTimes';
+import { draftOf } from '@/core/editing/drafting';
 import type { Times } from '@/core/editing/form';
 import { spanOf, timesOf, timesProblem } from '@/core/editing/form';
+import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Jot } from '@/core/jot/jot';
 import { readJot } from '@/core/jot/jot';
 import type { Span } from '@/core/layout/drag';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
-import { MINUTE } from '@/core/time/civil';
+import type { Repeat } from '@/core/recurrence/repeat';
+import { firstStart } from '@/core/recurrence/repeat';
+import type { Weekday } from '@/core/time/civil';
+import { dayOfWall, MINUTE } from '@/core/time/civil';
 import { sayLength, saySpan } from '@/core/time/words';
+import { wallFromInstant } from '@/core/time/zones';
 import { useActions } from '@/data/actions';
-import { useWallNow } from '@/data/now';
+import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
+import { useCategories } from '@/data/queries';
+import { Outlook } from '@/screens/event/Outlook';
+import { RepeatFields } from '@/screens/event/RepeatFields';
 import { TimesFields } from '@/screens/event/TimesFields';
+import { CategoryChips } from '@/ui/CategoryChips';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Icon } from '@/ui/icons/Icon';
 import { TextField } from '@/ui/TextField';
@@ -45,7 +55,11 @@ interface Corrections {
   times?: Times;
   place?: string;
   calendarId?: string;
+  repeat?: Repeat;
+  categoryIds?: string[];
 }
+
+type Part = 'when' | 'where' | 'repeat';
 
 /** The span that counts: corrected, said in the line, pressed on the sheet; in that order. */
 function spanMeant(corrections: Corrections, jot: Jot, pressed: Span | null): Span {
@@ -54,6 +68,12 @@ function spanMeant(corrections: Corrections, jot: Jot, pressed: Span | null): Sp
   if (!pressed || says) return jot;
   if (jot.length === null || pressed.wholeDay) return pressed;
   return { ...pressed, end: pressed.start + jot.length * MINUTE };
+}
+
+/** The span on the first day from its own on that a repeat has. */
+function begun(span: Span, { pattern }: Repeat, workdays: readonly Weekday[]): Span {
+  const start = firstStart(pattern, span.start, workdays);
+  return { ...span, start, end: span.end + (start - span.start) };
 }
 
 /** A new event in one line: what was typed, what it was understood to mean, and each part open to correction. */
@@ -69,28 +89,37 @@ export function AddCard(props: Props) {
     onKept,
     onClose,
   } = props;
-  const { zone, wording, settings } = preferences;
+  const { zone: home, clock, wording, settings, workdays } = preferences;
   const palette = usePalette();
   const { add } = useActions();
+  const categories = useCategories();
+  const [id] = useState(() => nanoid(12));
   const [line, setLine] = useState('');
   const [corrections, setCorrections] = useState<Corrections>({});
-  const [open, setOpen] = useState<'when' | 'where' | null>(null);
+  const [open, setOpen] = useState<Part | null>(null);
   const correct = (fields: Corrections) => setCorrections((last) => ({ ...last, ...fields }));
 
-  const now = useWallNow(zone);
+  const instant = useNow();
+  const now = wallFromInstant(instant, clock);
   const jot = readJot(line, {
     now,
     day,
     calendars,
-    defaultCalendarId,
+    categories,
+    defaultCalendarId: corrections.calendarId ?? defaultCalendarId,
     defaultLength: settings.defaultLength,
+    workdays,
   });
-  const span = spanMeant(corrections, jot, pressed);
+  const repeat = corrections.repeat ?? jot.repeat;
+  const span = begun(spanMeant(corrections, jot, pressed), repeat, workdays);
   const place = corrections.place ?? jot.place;
   const calendarId = corrections.calendarId ?? jot.calendarId;
   const calendar = calendars.find(({ id }) => id === calendarId);
+  const categoryIds = corrections.categoryIds ?? jot.categoryIds;
   const times = corrections.times ?? timesOf(span);
   const problem = timesProblem(times);
+  const event = draft();
+  const atHome = homeTimes(span, clock, home, wording);
 
   const { start, end, wholeDay } = span;
   useEffect(() => {
@@ -99,17 +128,16 @@ export function AddCard(props: Props) {
   }, [onDraft, start, end, wholeDay]);
 
   function draft(): CalendarEvent {
-    const availability = calendar?.defaultAvailability ?? 'busy';
-    const fields = { id: nanoid(12), calendarId, title: jot.title, place, availability };
-    return eventOver(span, fields, zone, Date.now());
+    const fields = { id, calendarId, title: jot.title, place, categoryIds, link: jot.link };
+    return draftOf({ span, fields, calendar, repeat, clock, workdays, now: Date.now() });
   }
 
   async function keep() {
     if (problem || !calendar) return;
-    if (await add(draft())) onKept(span);
+    if (await add(event)) onKept(span);
   }
 
-  const toggle = (part: 'when' | 'where') => setOpen((last) => (last === part ? null : part));
+  const toggle = (part: Part) => setOpen((last) => (last === part ? null : part));
   const length = span.wholeDay ? '' : ` · ${sayLength((span.end - span.start) / MINUTE)}`;
   return (
     <PanelFrame
@@ -117,7 +145,7 @@ export function AddCard(props: Props) {
       onClose={onClose}
       footer={
         <>
-          <Button onPress={() => problem === null && onAllDetails(draft())}>All details</Button>
+          <Button onPress={() => problem === null && onAllDetails(event)}>All details</Button>
           <Button
             mode="contained"
             onPress={() => void keep()}
@@ -151,6 +179,26 @@ export function AddCard(props: Props) {
           onChange={(next) => correct({ times: next })}
         />
       )}
+      {atHome && (
+        <Text variant="bodySmall" style={{ color: palette.dim }}>
+          {atHome}
+        </Text>
+      )}
+      <Understood
+        icon="repeat"
+        name="Repeats"
+        value={saySeries(event, instant, wording) ?? 'Once'}
+        isOpen={open === 'repeat'}
+        onPress={() => toggle('repeat')}
+      />
+      {open === 'repeat' && (
+        <RepeatFields
+          repeat={repeat}
+          day={dayOfWall(span.start)}
+          preferences={preferences}
+          onChange={(next) => correct({ repeat: next })}
+        />
+      )}
       <Understood
         icon="map-marker-outline"
         name="Where"
@@ -172,7 +220,22 @@ export function AddCard(props: Props) {
         chosenId={calendarId}
         onChoose={(id) => correct({ calendarId: id })}
       />
-      {!problem && (
+      {categories.length > 0 && (
+        <>
+          <View style={styles.calendar}>
+            <Icon name="tag-outline" size={18} color={palette.dim} />
+            <Text variant="bodySmall" style={{ color: palette.dim }}>
+              Categories
+            </Text>
+          </View>
+          <CategoryChips
+            categories={categories}
+            chosen={categoryIds}
+            onChange={(ids) => correct({ categoryIds: ids })}
+          />
+        </>
+      )}
+      {!problem && event.rule === undefined && (
         <Consequences
           span={span}
           isBooked={calendar?.defaultAvailability !== 'free'}
@@ -180,6 +243,7 @@ export function AddCard(props: Props) {
           preferences={preferences}
         />
       )}
+      {!problem && event.rule !== undefined && <Outlook event={event} preferences={preferences} />}
     </PanelFrame>
   );
 }

@@ -21,7 +21,7 @@ interface Props {
 
 /** One line that says what an event at this time would meet. It never stands in the way. */
 export function Consequences({ span, isBooked, ownEventId, preferences }: Props) {
-  const { zone, settings } = preferences;
+  const { clock: zone, settings } = preferences;
   const palette = usePalette();
   const fromDay = dayOfWall(span.start);
   const toDay = Math.min(dayOfWall(Math.max(span.start, span.end - 1)) + 1, fromDay + DAYS_SEEN);

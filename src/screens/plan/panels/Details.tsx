@@ -1,13 +1,19 @@
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Occurrence } from '@/core/agenda/occurrence';
+import { homeTimes, ownTimes } from '@/core/editing/bothTimes';
+import { dateAsEvent } from '@/core/editing/series/dates';
+import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Calendar } from '@/core/model/calendar';
-import { MINUTE, minuteOfDay } from '@/core/time/civil';
-import { sayLength, sayMinute, saySpan } from '@/core/time/words';
-import { wallFromInstant } from '@/core/time/zones';
+import { MINUTE } from '@/core/time/civil';
+import { sayLength, saySpan } from '@/core/time/words';
 import { titleOf, useActions } from '@/data/actions';
+import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
-import { useEvent } from '@/data/queries';
+import { useCategories, useEvent } from '@/data/queries';
+import { FilesPart } from '@/screens/event/FilesPart';
+import { CategoryDot } from '@/ui/CategoryDot';
+import { LinkedText } from '@/ui/LinkedText';
 import { Icon } from '@/ui/icons/Icon';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
@@ -20,46 +26,54 @@ interface Props {
   preferences: Preferences;
   onEdit(): void;
   onCopy(): void;
+  onRemove(): void;
+  onSweep(): void;
   onClose(): void;
 }
 
 const LONG = { weekday: 'long', day: 'numeric', month: 'long' } as const;
-
-/** The time by the clock of the event's own zone, when that is another than the one shown. */
-function elsewhere(o: Occurrence, { zone, wording }: Preferences): string | null {
-  if (o.wholeDay || o.zone === null || o.zone === zone) return null;
-  const at = (epochMs: number) =>
-    sayMinute(minuteOfDay(wallFromInstant(epochMs, o.zone!)), wording.hourCycle);
-  return `${at(o.startMs)} – ${at(o.endMs)} in ${o.zone.split('/').at(-1)!.replaceAll('_', ' ')}`;
-}
 
 function Line({ icon, children }: { icon: string; children: string }) {
   const { dim } = usePalette();
   return (
     <View style={styles.line}>
       <Icon name={icon} size={18} color={dim} />
-      <Text style={styles.text} selectable>
-        {children}
-      </Text>
+      <LinkedText>{children}</LinkedText>
     </View>
   );
 }
 
-const isWebLink = (link: string) => /^https?:\/\//i.test(link);
-
 /** An event as it stands, with what can be done to it. */
-export function Details({ occurrence: o, calendar, preferences, onEdit, onCopy, onClose }: Props) {
+export function Details(props: Props) {
+  const {
+    occurrence: o,
+    calendar,
+    preferences,
+    onEdit,
+    onCopy,
+    onRemove,
+    onSweep,
+    onClose,
+  } = props;
+  const { clock, zone: home, wording } = preferences;
   const { data: event } = useEvent(o.eventId);
-  const { remove } = useActions();
+  const { remove, removeDates } = useActions();
+  const instant = useNow();
   const palette = usePalette();
   const isSeries = o.dateKey !== null;
   const isFollowed = calendar.kind === 'followed';
-  const away = elsewhere(o, preferences);
+  const date = event && dateAsEvent(event, o.dateKey);
+  const away = date && ownTimes(date, clock, wording);
+  const isHomes = o.zone === home && date?.end.kind === 'zoned' && date.end.zone === home;
+  const atHome = isHomes ? null : homeTimes(o, clock, home, wording);
+  const said = event && isSeries && saySeries(event, instant, wording);
   const change = o.dateKey === null ? undefined : event?.changedDates[o.dateKey];
   const text = {
     notes: change?.notes ?? event?.notes ?? '',
     link: change?.link ?? event?.link ?? '',
   };
+  const categories = useCategories();
+  const labels = categories.filter(({ id }) => o.categoryIds.includes(id));
   const length = o.wholeDay ? '' : ` (${sayLength((o.endMs - o.startMs) / MINUTE)})`;
 
   return (
@@ -70,27 +84,40 @@ export function Details({ occurrence: o, calendar, preferences, onEdit, onCopy, 
         event &&
         !isFollowed && (
           <>
-            <Button
-              icon="trash-can-outline"
-              textColor={palette.brick}
-              onPress={() => void remove(event).then((done) => done && onClose())}
-            >
-              {isSeries ? 'Remove all dates' : 'Remove'}
-            </Button>
-            <Button icon="content-copy" onPress={onCopy}>
-              Copy to…
-            </Button>
-            {!isSeries && (
-              <Button mode="contained" icon="pencil-outline" onPress={onEdit}>
-                Edit
+            {o.dateKey !== null && (
+              <Button
+                compact
+                onPress={() =>
+                  void removeDates(event.id, o.dateKey!, 'this').then((done) => done && onClose())
+                }
+              >
+                Skip
               </Button>
             )}
+            <Button
+              compact
+              textColor={palette.brick}
+              onPress={() =>
+                isSeries ? onRemove() : void remove(event).then((done) => done && onClose())
+              }
+            >
+              {isSeries ? 'Remove…' : 'Remove'}
+            </Button>
+            <Button compact onPress={onCopy}>
+              Copy to…
+            </Button>
+            <Button mode="contained" icon="pencil-outline" onPress={onEdit}>
+              Edit
+            </Button>
           </>
         )
       }
     >
       <Line icon="clock-outline">{saySpan(o, preferences.wording, LONG) + length}</Line>
       {away && <Line icon="earth">{away}</Line>}
+      {atHome && <Line icon="home-outline">{atHome}</Line>}
+      {said && <Line icon="repeat">{said}</Line>}
+      {o.changed && <Line icon="pencil-outline">This date was changed by hand.</Line>}
       <View style={styles.line}>
         <View style={styles.mark}>
           <Mark mark={calendar.mark} colour={inkColours(calendar.ink, palette).edge} size={14} />
@@ -101,28 +128,28 @@ export function Details({ occurrence: o, calendar, preferences, onEdit, onCopy, 
         </Text>
       </View>
       {o.place !== '' && <Line icon="map-marker-outline">{o.place}</Line>}
-      {text.link !== '' &&
-        (isWebLink(text.link) ? (
-          <View style={styles.line}>
-            <Icon name="link-variant" size={18} color={palette.dim} />
-            <Text
-              {...{ href: text.link, hrefAttrs: { target: '_blank', rel: 'noopener noreferrer' } }}
-              role="link"
-              style={[styles.text, { color: palette.green, textDecorationLine: 'underline' }]}
-            >
-              {text.link}
-            </Text>
-          </View>
-        ) : (
-          <Line icon="link-variant">{text.link}</Line>
-        ))}
+      {text.link !== '' && <Line icon="link-variant">{text.link}</Line>}
       {text.notes !== '' && <Line icon="text">{text.notes}</Line>}
-      {isSeries && (
-        <Line icon="repeat">
-          {isFollowed
-            ? 'This event repeats.'
-            : 'This event repeats. Its dates can’t be edited here yet; they can be copied, or removed all together.'}
-        </Line>
+      {labels.length > 0 && (
+        <View style={styles.line}>
+          <Icon name="tag-outline" size={18} color={palette.dim} />
+          <View style={styles.labels}>
+            {labels.map(({ id, name, ink }) => (
+              <View key={id} style={styles.label}>
+                <CategoryDot ink={ink} size={13} />
+                <Text>{name}</Text>
+              </View>
+            ))}
+          </View>
+        </View>
+      )}
+      {event && !isFollowed && <FilesPart event={event} />}
+      {isSeries && !isFollowed && (
+        <View style={styles.sweep}>
+          <Button compact icon="broom" onPress={onSweep}>
+            Sweep its dates off closures
+          </Button>
+        </View>
       )}
       {isFollowed && (
         <Line icon="eye-outline">{`${calendar.name} is a followed calendar: it can be looked at, not changed.`}</Line>
@@ -134,5 +161,8 @@ export function Details({ occurrence: o, calendar, preferences, onEdit, onCopy, 
 const styles = StyleSheet.create({
   line: { flexDirection: 'row', gap: 10, alignItems: 'flex-start' },
   text: { flex: 1, minWidth: 0, overflowWrap: 'anywhere' as never } as object,
+  labels: { flex: 1, flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
+  label: { flexDirection: 'row', alignItems: 'center', gap: 6 },
+  sweep: { alignItems: 'flex-start' },
   mark: { width: 18, alignItems: 'center', paddingTop: 3 },
 });

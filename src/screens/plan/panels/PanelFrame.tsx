@@ -30,6 +30,8 @@ export function PanelFrame({ title, onClose, children, footer }: Props) {
     // A field that asked for the focus keeps it.
     if (!element.contains(cameFrom)) element.focus();
     return () => {
+      // A field of the panel that follows has taken the focus already; it keeps it.
+      if (document.activeElement !== document.body) return;
       if (cameFrom instanceof HTMLElement && cameFrom.isConnected)
         cameFrom.focus({ preventScroll: true });
     };
@@ -43,6 +45,8 @@ export function PanelFrame({ title, onClose, children, footer }: Props) {
   useEffect(() => {
     const element = frame.current as unknown as HTMLElement;
     function onKeyDown(event: KeyboardEvent) {
+      // A dialog over the panel is closed by itself.
+      if ((event.target as HTMLElement).closest('dialog')) return;
       if (event.key === 'Escape') close.current();
     }
     element.addEventListener('keydown', onKeyDown);

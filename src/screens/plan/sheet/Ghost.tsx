@@ -2,14 +2,9 @@ import type { Ref } from 'react';
 import { useImperativeHandle, useRef } from 'react';
 import { StyleSheet, Text, View } from 'react-native';
 import type { Span } from '@/core/layout/drag';
-import type { Row } from '@/core/layout/rows';
-import { xOfMinute } from '@/core/layout/rows';
-import { DAY, dayOfWall, MINUTE } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { saySpan } from '@/core/time/words';
 import { SANS, usePalette } from '@/ui/theme/theme';
-import { LANE, PADDING } from './geometry';
-import type { TimeLine } from './RowBackground';
 
 /** The draft of a bar while it is dragged: drawn straight into the page, a frame at a time. */
 export interface GhostHandle {
@@ -17,18 +12,28 @@ export interface GhostHandle {
   hide(): void;
 }
 
+/** A place on the surface, in px. */
+export interface Box {
+  left: number;
+  top: number;
+  width: number;
+  height: number;
+}
+
 interface Props {
   ref: Ref<GhostHandle>;
-  rows: readonly Row[];
-  line: TimeLine;
-  gutter: number;
+  /** Where a span lies on this form of the sheet. */
+  place(span: Span): Box | null;
+  /** Width of the surface. */
+  width: number;
   wording: Wording;
 }
 
-/** Room that the time label takes; near the right edge it stands to the left. */
+/** Room that the time label takes; near the right edge it stands to the left, near the top below. */
 const LABEL_ROOM = 190;
+const LABEL_HEIGHT = 30;
 
-export function Ghost({ ref, rows, line, gutter, wording }: Props) {
+export function Ghost({ ref, place, width, wording }: Props) {
   const palette = usePalette();
   const box = useRef<View>(null);
   const label = useRef<Text>(null);
@@ -38,19 +43,17 @@ export function Ghost({ ref, rows, line, gutter, wording }: Props) {
     const elements = () => [box.current, label.current] as unknown as (HTMLElement | null)[];
     function draw(span: Span) {
       const [bar, text] = elements();
-      const row = rows.find(({ day }) => day === dayOfWall(span.start)) ?? rows[0];
-      if (!bar || !text || !row) return;
-      const minutes = (wall: number) => (wall - row.day * DAY) / MINUTE;
-      const clamp = (x: number) => Math.max(0, Math.min(line.width, x));
-      const from = span.wholeDay ? 0 : clamp(xOfMinute(line, minutes(span.start)));
-      const to = span.wholeDay ? line.width : clamp(xOfMinute(line, minutes(span.end)));
+      const at = place(span);
+      if (!bar || !text || !at) return;
       bar.style.display = 'flex';
-      bar.style.width = `${Math.max(7, to - from)}px`;
-      bar.style.transform = `translate(${gutter + from}px, ${row.y + PADDING}px)`;
+      bar.style.width = `${at.width}px`;
+      bar.style.height = `${at.height}px`;
+      bar.style.transform = `translate(${at.left}px, ${at.top}px)`;
       text.textContent = saySpan(span, wording);
-      text.style.left = from > line.width - LABEL_ROOM ? 'auto' : '0';
-      text.style.right = from > line.width - LABEL_ROOM ? '0' : 'auto';
-      text.style.top = row.y < 30 ? `${LANE + 2}px` : '-24px';
+      const isNearRight = at.left > width - LABEL_ROOM;
+      text.style.left = isNearRight ? 'auto' : '0';
+      text.style.right = isNearRight ? '0' : 'auto';
+      text.style.top = at.top < LABEL_HEIGHT ? `${at.height + 2}px` : '-24px';
     }
     return {
       show(span) {
@@ -63,7 +66,7 @@ export function Ghost({ ref, rows, line, gutter, wording }: Props) {
         if (bar) bar.style.display = 'none';
       },
     };
-  }, [rows, line, gutter, wording]);
+  }, [place, width, wording]);
 
   return (
     <View
@@ -85,7 +88,6 @@ const styles = StyleSheet.create({
     position: 'absolute',
     left: 0,
     top: 0,
-    height: LANE,
     borderWidth: 2,
     borderRadius: 4,
     display: 'none',

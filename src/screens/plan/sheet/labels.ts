@@ -4,11 +4,14 @@ import { minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayMinute } from '@/core/time/words';
 import { titleOf } from '@/data/actions';
+import { isEventIcon } from '@/ui/icons/eventIcons';
 import { SANS } from '@/ui/theme/theme';
 
 /** Sizes of the letters, as .sheet-bar and .sheet-second in base.css have them. */
 const LABEL_SIZE = 12.5;
 const SECOND_SIZE = 11;
+/** An icon with its gap, as .sheet-icon has them. */
+const ICON_WIDTH = 17;
 
 let canvas: CanvasRenderingContext2D | null = null;
 const widths = new Map<string, number>();
@@ -34,7 +37,8 @@ export function secondLine(o: Occurrence, { hourCycle }: Wording): string {
 
 /** Width of an occurrence's label in pixels, as the browser draws it. */
 export function labelWidth(o: Occurrence, tall: boolean, wording: Wording): number {
-  const title = widthOf(titleOf(o), `500 ${LABEL_SIZE}px ${SANS}`);
+  const icon = isEventIcon(o.icon) ? ICON_WIDTH : 0;
+  const title = icon + widthOf(titleOf(o), `500 ${LABEL_SIZE}px ${SANS}`);
   if (!tall) return title;
   // The second line asks for room for its time; its place shows as far as there is more.
   const time = secondLine({ ...o, place: '' }, wording);

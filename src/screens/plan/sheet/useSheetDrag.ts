@@ -1,7 +1,8 @@
 import type { RefObject } from 'react';
 import { useEffect, useRef } from 'react';
 import type { Span, Spot } from '@/core/layout/drag';
-import { moveSpan, spanBetween, stretchSpan } from '@/core/layout/drag';
+import { afterRelease } from '@/ui/afterRelease';
+import { daysBetween, moveSpan, spanBetween, stretchSpan } from '@/core/layout/drag';
 
 /** How long a finger rests before it takes hold, in ms. */
 const HOLD = 300;
@@ -14,6 +15,12 @@ const SWIPE = 56;
 const EDGE_ZONE = 6;
 const EDGE_MIN_BAR = 24;
 
+/**
+ * Where time runs on a form: across its rows, down its columns, or only from day to day. Bars that
+ * lie across days always run across.
+ */
+export type Axis = 'across' | 'down' | 'days';
+
 export interface DragTarget {
   /** The occurrence's id. */
   id: string;
@@ -24,6 +31,7 @@ export interface DragTarget {
 
 export interface DragCallbacks {
   slot: number;
+  axis: Axis;
   spotAt(clientX: number, clientY: number): Spot | null;
   target(occurrenceId: string): DragTarget | undefined;
   /** Told of each new span while dragging; `id` is null for a new one. */
@@ -31,6 +39,8 @@ export interface DragCallbacks {
   onDrop(id: string | null, span: Span): void;
   onCancel(): void;
   onRefuse(reason: string): void;
+  /** A bar that was held and let go, pressed with the right button, or asked for by the menu key. */
+  onMenu(id: string): void;
   /** A press on an empty spot. */
   onPress(spot: Spot): void;
   onSwipe(direction: -1 | 1): void;
@@ -51,20 +61,32 @@ interface Press {
   timer: ReturnType<typeof setTimeout> | undefined;
 }
 
-function kindOf(event: PointerEvent, bar: HTMLElement | null): Kind {
+function kindOf(
+  event: PointerEvent,
+  bar: HTMLElement | null,
+  axis: Axis,
+  isWholeDay: boolean,
+): Kind {
   const handle = (event.target as HTMLElement).closest<HTMLElement>('[data-handle]')?.dataset[
     'handle'
   ];
   if (handle === 'start' || handle === 'end') return handle;
   if (!bar) return 'draw';
-  const { right, width } = bar.getBoundingClientRect();
-  const isAtEnd = event.clientX <= right && event.clientX > right - EDGE_ZONE;
-  return event.pointerType === 'mouse' && isAtEnd && width >= EDGE_MIN_BAR ? 'end' : 'move';
+  if (axis === 'days' && !isWholeDay) return 'move';
+  const box = bar.getBoundingClientRect();
+  const [at, end, length] =
+    axis === 'down' && !isWholeDay
+      ? [event.clientY, box.bottom, box.height]
+      : [event.clientX, box.right, box.width];
+  const isAtEnd = at <= end && at > end - EDGE_ZONE;
+  return event.pointerType === 'mouse' && isAtEnd && length >= EDGE_MIN_BAR ? 'end' : 'move';
 }
 
-function spanAt(press: Press, at: Spot, slot: number): Span {
-  if (press.kind === 'draw' || !press.target)
+function spanAt(press: Press, at: Spot, { slot, axis }: DragCallbacks): Span {
+  if (press.kind === 'draw' || !press.target) {
+    if (axis === 'days') return daysBetween(press.spot.day, at.day);
     return spanBetween(press.spot, { ...at, day: press.spot.day }, slot);
+  }
   if (press.kind === 'move') return moveSpan(press.target.span, press.spot, at, slot);
   return stretchSpan(press.target.span, press.kind, at, slot);
 }
@@ -84,6 +106,8 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
     if (!element) return;
     let press: Press | null = null;
     let swallowClick = false;
+    // What a held bar opens would get the click that follows a finger's release.
+    let swallowTouchEnd = false;
 
     function begin() {
       if (!press || press.isDragging) return;
@@ -101,7 +125,7 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
 
     function follow(at: Spot) {
       if (!press) return;
-      press.span = spanAt(press, at, latest.current.slot);
+      press.span = spanAt(press, at, latest.current);
       latest.current.onDrag(press.target?.id ?? null, press.span);
     }
 
@@ -127,14 +151,15 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
       if (!spot) return;
       const bar = (event.target as HTMLElement).closest<HTMLElement>('[data-occ]');
       const isTouch = event.pointerType !== 'mouse';
+      const target = bar ? latest.current.target(bar.dataset['occ']!) : undefined;
       press = {
         pointerId: event.pointerId,
         isTouch,
         x: event.clientX,
         y: event.clientY,
         spot,
-        kind: kindOf(event, bar),
-        target: bar ? latest.current.target(bar.dataset['occ']!) : undefined,
+        kind: kindOf(event, bar, latest.current.axis, target?.span.wholeDay ?? false),
+        target,
         isDragging: false,
         span: null,
         timer: undefined,
@@ -161,7 +186,11 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
       end();
       if (isDragging) {
         swallowClick = true;
-        if (span) latest.current.onDrop(target?.id ?? null, span);
+        const isHeldStill =
+          isTouch && target && span?.start === target.span.start && span.end === target.span.end;
+        swallowTouchEnd = Boolean(isHeldStill);
+        if (isHeldStill) latest.current.onMenu(target.id);
+        else if (span) latest.current.onDrop(target?.id ?? null, span);
         return;
       }
       const dx = event.clientX - x;
@@ -187,8 +216,19 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
       if (press?.isDragging) event.preventDefault();
     }
 
+    function onTouchEnd(event: TouchEvent) {
+      if (swallowTouchEnd) event.preventDefault();
+      swallowTouchEnd = false;
+    }
+
     function onContextMenu(event: MouseEvent) {
-      if (press?.isTouch) event.preventDefault();
+      const bar = (event.target as HTMLElement).closest<HTMLElement>('[data-occ]');
+      if (press?.isTouch || bar) event.preventDefault();
+      if (bar && !press?.isTouch) {
+        cancel();
+        const id = bar.dataset['occ']!;
+        afterRelease(event, () => latest.current.onMenu(id));
+      }
     }
 
     function onKeyDown(event: KeyboardEvent) {
@@ -203,6 +243,7 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
     element.addEventListener('pointercancel', cancel);
     element.addEventListener('click', onClick, { capture: true });
     element.addEventListener('touchmove', onTouchMove, { passive: false });
+    element.addEventListener('touchend', onTouchEnd, { passive: false });
     element.addEventListener('contextmenu', onContextMenu);
     window.addEventListener('keydown', onKeyDown, { capture: true });
     return () => {
@@ -213,6 +254,7 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
       element.removeEventListener('pointercancel', cancel);
       element.removeEventListener('click', onClick, { capture: true });
       element.removeEventListener('touchmove', onTouchMove);
+      element.removeEventListener('touchend', onTouchEnd);
       element.removeEventListener('contextmenu', onContextMenu);
       window.removeEventListener('keydown', onKeyDown, { capture: true });
     };

@@ -3,11 +3,12 @@ import { useEffect, useRef } from 'react';
 import type { Span } from '@/core/layout/drag';
 import { stretchSpan } from '@/core/layout/drag';
 import { DAY, dayOfWall, MINUTE } from '@/core/time/civil';
-import type { DragTarget } from './useSheetDrag';
+import type { Axis, DragTarget } from './useSheetDrag';
 
 export interface KeyCallbacks {
   slot: number;
-  /** Ids of the bars shown, by row, in order of time. */
+  axis: Axis;
+  /** Ids of the bars shown, by day, in order of time. */
   order: readonly (readonly string[])[];
   target(occurrenceId: string): DragTarget | undefined;
   onDrag(id: string, span: Span): void;
@@ -23,18 +24,32 @@ const ARROWS: Record<string, { x: number; y: number }> = {
   ArrowDown: { x: 0, y: 1 },
 };
 
-/** The bar to go to from one: the next in its row, or the one at the like place of the next row that has any. */
+const DAYS_A_WEEK = 7;
+
+/** What an arrow means in time: slots and days to go on. */
+export interface Step {
+  slots: number;
+  days: number;
+}
+
+/** An arrow as a step in time, by where time runs on a form. */
+export function stepOf({ x, y }: { x: number; y: number }, axis: Axis): Step {
+  if (axis === 'across') return { slots: x, days: y };
+  return axis === 'down' ? { slots: y, days: x } : { slots: 0, days: x + y * DAYS_A_WEEK };
+}
+
+/** The bar to go to from one: the next of its day, or the one at the like place of the next day that has any. */
 export function neighbour(
   order: KeyCallbacks['order'],
   id: string,
-  step: { x: number; y: number },
+  step: { along: number; across: number },
 ): string | null {
-  const row = order.findIndex((ids) => ids.includes(id));
-  const ids = order[row];
+  const day = order.findIndex((ids) => ids.includes(id));
+  const ids = order[day];
   if (!ids) return null;
   const at = ids.indexOf(id);
-  if (step.x) return ids[at + step.x] ?? null;
-  for (let other = row + step.y; other >= 0 && other < order.length; other += step.y) {
+  if (step.along) return ids[at + step.along] ?? null;
+  for (let other = day + step.across; other >= 0 && other < order.length; other += step.across) {
     const found = order[other]!;
     if (found.length) return found[Math.min(at, found.length - 1)]!;
   }
@@ -42,23 +57,19 @@ export function neighbour(
 }
 
 /** A span after one press of an arrow: moved, or with its end stretched. */
-export function nudge(
-  span: Span,
-  step: { x: number; y: number },
-  slot: number,
-  isStretch: boolean,
-): Span {
+export function nudge(span: Span, step: Step, slot: number, isStretch: boolean): Span {
+  const wholeDays = step.days || step.slots;
   if (isStretch) {
-    const day = dayOfWall(span.end - 1) + (span.wholeDay ? step.x || step.y : step.y);
+    const day = dayOfWall(span.end - 1) + (span.wholeDay ? wholeDays : step.days);
     const minute = (span.end - dayOfWall(span.end) * DAY) / MINUTE;
     if (span.wholeDay) return stretchSpan(span, 'end', { day, minute }, slot);
     const end = Math.max(
       span.start + slot * MINUTE,
-      span.end + step.x * slot * MINUTE + step.y * DAY,
+      span.end + step.slots * slot * MINUTE + step.days * DAY,
     );
     return { ...span, end };
   }
-  const ms = span.wholeDay ? (step.x || step.y) * DAY : step.x * slot * MINUTE + step.y * DAY;
+  const ms = span.wholeDay ? wholeDays * DAY : step.slots * slot * MINUTE + step.days * DAY;
   return { ...span, start: span.start + ms, end: span.end + ms };
 }
 
@@ -84,7 +95,7 @@ export function useSheetKeys(sheet: RefObject<HTMLElement | null>, callbacks: Ke
       latest.current.onDrop(id, span);
     }
 
-    function nudgeBar(id: string, step: { x: number; y: number }, isStretch: boolean) {
+    function nudgeBar(id: string, step: Step, isStretch: boolean) {
       const target = latest.current.target(id);
       if (!target) return;
       if (target.refusal) {
@@ -105,14 +116,17 @@ export function useSheetKeys(sheet: RefObject<HTMLElement | null>, callbacks: Ke
         latest.current.onCancel();
         return;
       }
-      const step = ARROWS[event.key];
-      if (!id || !step || event.ctrlKey || event.metaKey) return;
+      const arrow = ARROWS[event.key];
+      if (!id || !arrow || event.ctrlKey || event.metaKey) return;
       event.preventDefault();
       if (event.altKey) {
-        nudgeBar(id, step, event.shiftKey);
+        nudgeBar(id, stepOf(arrow, latest.current.axis), event.shiftKey);
         return;
       }
-      const next = neighbour(latest.current.order, id, step);
+      const { x, y } = arrow;
+      const way =
+        latest.current.axis === 'across' ? { along: x, across: y } : { along: y, across: x };
+      const next = neighbour(latest.current.order, id, way);
       if (next) element!.querySelector<HTMLElement>(`[data-occ="${CSS.escape(next)}"]`)?.focus();
     }
 

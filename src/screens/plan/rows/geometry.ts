@@ -1,6 +1,15 @@
 import type { Row } from '@/core/layout/rows';
 
-export const GUTTER = { phone: 52, wide: 68 };
+const GUTTER = { phone: 52, wide: 68 };
+/** Names of calendars take more room than days. */
+const NAMED_GUTTER = { phone: 92, wide: 116 };
+
+/** Room for the heads of rows, in px. */
+export function gutterOf(isWide: boolean, isNamed: boolean): number {
+  const gutters = isNamed ? NAMED_GUTTER : GUTTER;
+  return isWide ? gutters.wide : gutters.phone;
+}
+
 export const AXIS_HEIGHT = 22;
 export const LANE = 23;
 export const TALL_LANE = 37;

@@ -1,12 +1,14 @@
 import { memo } from 'react';
 import type { ViewStyle } from 'react-native';
 import { StyleSheet, View } from 'react-native';
+import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Row } from '@/core/layout/rows';
 import { xOfMinute } from '@/core/layout/rows';
 import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
+import { stripes } from '../sheet/stripes';
 
 /** What is needed to place minutes. */
 export interface TimeLine {
@@ -21,14 +23,7 @@ interface Props {
   gutter: number;
   workweek: Workweek;
   isToday: boolean;
-  inkOf(calendarId: string): string;
-}
-
-/** Narrow stripes of an ink: the day is taken, yet what lies on it stays legible. */
-function stripes(colour: string): ViewStyle {
-  return {
-    backgroundImage: `repeating-linear-gradient(90deg, ${colour}24 0 6px, transparent 6px 12px)`,
-  } as ViewStyle;
+  inkOf(occurrence: Occurrence): string;
 }
 
 /** A row behind its bars: hours of work and out of work, hour lines, and the wash of what takes the day. */
@@ -87,7 +82,7 @@ export const RowBackground = memo(function RowBackground({
             style={[
               styles.part,
               { left: x, width },
-              stripes(inkColours(occurrence.ink ?? inkOf(occurrence.calendarId), palette).edge),
+              stripes(inkColours(inkOf(occurrence), palette).edge),
             ]}
           />
         ))}

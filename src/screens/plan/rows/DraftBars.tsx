@@ -2,6 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import type { Span } from '@/core/layout/drag';
 import type { Row } from '@/core/layout/rows';
 import { xOfMinute } from '@/core/layout/rows';
+import { trackKey } from '@/core/layout/tracks';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { usePalette } from '@/ui/theme/theme';
 import type { TimeLine } from './RowBackground';
@@ -16,7 +17,8 @@ interface Props {
 /** Where what is being added would lie: a dashed bar on each of its days. */
 export function DraftBars({ span, rows, line, gutter }: Props) {
   const { amber } = usePalette();
-  return rows.map(({ day, y, height }) => {
+  return rows.map((row) => {
+    const { day, y, height } = row;
     const from = Math.max(line.fromMinute, (span.start - day * DAY) / MINUTE);
     const to = Math.min(line.toMinute, (span.end - day * DAY) / MINUTE);
     if (to <= from) return null;
@@ -24,7 +26,7 @@ export function DraftBars({ span, rows, line, gutter }: Props) {
     const width = Math.max(7, xOfMinute(line, to) - xOfMinute(line, from));
     return (
       <View
-        key={day}
+        key={trackKey(row)}
         aria-hidden
         style={[
           styles.bar,

@@ -4,18 +4,20 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import type { RowBar } from '@/core/layout/rows';
 import type { Calendar } from '@/core/model/calendar';
 import type { Wording } from '@/core/time/words';
-import { saySpan } from '@/core/time/words';
 import { titleOf } from '@/data/actions';
 import { Mark } from '@/ui/Mark';
-import type { InkColours } from '@/ui/theme/palette';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
-import { pressable } from './pressable';
-import { secondLine } from './labels';
+import { barStyle } from '../sheet/barStyle';
+import { barName } from '../sheet/barName';
+import { EventIcon } from '../sheet/EventIcon';
+import { pressable } from '../sheet/pressable';
+import { secondLine } from '../sheet/labels';
 
 interface Props {
   bar: RowBar;
   calendar: Calendar;
+  ink: string;
   top: number;
   left: number;
   height: number;
@@ -27,26 +29,6 @@ interface Props {
   isTabStop: boolean;
   wording: Wording;
   onOpen(occurrence: Occurrence): void;
-}
-
-/** What a screen reader says of an event: title, time, calendar, availability. */
-export function barName(o: Occurrence, calendar: Calendar, wording: Wording): string {
-  return `${titleOf(o)}, ${saySpan(o, wording)}, ${calendar.name}, ${o.availability}${o.dateKey === null ? '' : ', repeats'}`;
-}
-
-/** Availability shows in the outline: busy filled, tentative dashed, free hollow, away all ink. */
-function barStyle(availability: Occurrence['availability'], colours: InkColours): CSSProperties {
-  const { edge, fill, outline, solid } = colours;
-  switch (availability) {
-    case 'away':
-      return { backgroundColor: solid, borderColor: solid };
-    case 'free':
-      return { borderColor: edge };
-    case 'tentative':
-      return { backgroundColor: fill, borderColor: edge, borderStyle: 'dashed' };
-    default:
-      return { backgroundColor: fill, borderColor: outline };
-  }
 }
 
 /** Where the ends of the selected event are taken hold of. */
@@ -63,11 +45,11 @@ function Handle({ edge, colour }: { edge: 'start' | 'end'; colour: string }) {
  * classes of base.css: a full week draws hundreds, and React Native's take twice the time.
  */
 export const BarView = memo(function BarView(props: Props) {
-  const { bar, calendar, top, left, height, isTall, isSelected, isDragged, isTabStop } = props;
+  const { bar, calendar, ink, top, left, height, isTall, isSelected, isDragged, isTabStop } = props;
   const { wording, onOpen } = props;
   const { occurrence: o } = bar;
   const palette = usePalette();
-  const colours = inkColours(o.ink ?? calendar.ink, palette);
+  const colours = inkColours(ink, palette);
   const isInside = o.availability === 'away' && bar.labelOffset < bar.width;
   const markColour = o.availability === 'away' && bar.width > 18 ? colours.onSolid : colours.edge;
   const cuts = `${bar.cutStart ? ' sheet-cut-start' : ''}${bar.cutEnd ? ' sheet-cut-end' : ''}`;
@@ -97,9 +79,15 @@ export const BarView = memo(function BarView(props: Props) {
     >
       <Mark mark={calendar.mark} colour={markColour} size={10} left={6} />
       <div className="sheet-label" style={label}>
-        <div>{titleOf(o)}</div>
+        <div>
+          <EventIcon icon={o.icon} />
+          {titleOf(o)}
+        </div>
         {isTall && (
-          <div className="sheet-second" style={{ color: isInside ? colours.onSolid : palette.dim }}>
+          <div
+            className="sheet-second"
+            style={{ color: isInside ? colours.onSolid : colours.quiet }}
+          >
             {secondLine(o, wording)}
           </div>
         )}

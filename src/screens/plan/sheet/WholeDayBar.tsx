@@ -1,60 +1,68 @@
 import { memo } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
-import type { TopBar } from '@/core/layout/rows';
+import { takesDay } from '@/core/layout/parts';
 import type { Calendar } from '@/core/model/calendar';
 import type { Wording } from '@/core/time/words';
 import { titleOf } from '@/data/actions';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
-import { barName } from './BarView';
+import { barName } from './barName';
+import { EventIcon } from './EventIcon';
 import { pressable } from './pressable';
-import { TOP } from './geometry';
+import type { Box } from './Ghost';
 
-interface Props {
-  bar: TopBar;
+interface Props extends Box {
+  occurrence: Occurrence;
+  /** Said after the title: "day 1 of 2"; empty when it lasts a day. */
+  part: string;
   calendar: Calendar;
-  top: number;
-  left: number;
+  ink: string;
   isSelected: boolean;
   isTabStop: boolean;
+  isDragged?: boolean;
   wording: Wording;
   onOpen(occurrence: Occurrence): void;
 }
 
-/** A whole-day or long event along the top of a row: solid when it takes the day, outlined when not. */
-export const TopBarView = memo(function TopBarView(props: Props) {
-  const { bar, calendar, top, left, isSelected, isTabStop, wording, onOpen } = props;
-  const { occurrence: o } = bar;
+/** A whole-day or long event: solid when it takes the day, outlined when not. */
+export const WholeDayBar = memo(function WholeDayBar(props: Props) {
+  const { occurrence: o, part, calendar, ink, isSelected, isTabStop, wording, onOpen } = props;
   const palette = usePalette();
-  const { edge, fill, solid, onSolid } = inkColours(o.ink ?? calendar.ink, palette);
-  const isSolid = o.availability === 'busy' || o.availability === 'away';
-  const part = bar.of > 1 ? ` · day ${bar.nth} of ${bar.of}` : '';
+  const { edge, fill, solid, onSolid } = inkColours(ink, palette);
+  const isSolid = takesDay(o);
+  const said = part && ` · ${part}`;
   return (
     <div
       {...pressable(o, isTabStop, onOpen)}
-      aria-label={`${barName(o, calendar, wording)}${part}`}
+      aria-label={`${barName(o, calendar, wording)}${said}`}
       aria-pressed={isSelected}
       className="sheet-bar sheet-top"
       style={{
-        top,
-        left: left + bar.x,
-        width: bar.width,
-        height: TOP - 3,
+        top: props.top,
+        left: props.left,
+        width: props.width,
+        height: props.height,
         color: isSolid ? onSolid : palette.ink,
         backgroundColor: isSolid ? solid : o.availability === 'tentative' ? fill : palette.sheet,
         borderColor: isSelected ? palette.ink : edge,
         borderStyle: o.availability === 'tentative' ? 'dashed' : 'solid',
         ...(isSelected && { outline: `1px solid ${palette.ink}` }),
+        ...(props.isDragged && { opacity: 0.4 }),
       }}
     >
       <Mark mark={calendar.mark} colour={isSolid ? onSolid : edge} size={10} left={6} />
       <div className="sheet-label">
         <div>
+          <EventIcon icon={o.icon} />
           {titleOf(o)}
-          {part}
+          {said}
         </div>
       </div>
     </div>
   );
 });
+
+/** "day 1 of 2", or nothing for one that lasts a day. */
+export const sayPart = ({ nth, of }: { nth: number; of: number }) =>
+  of > 1 ? `day ${nth} of ${of}` : '';

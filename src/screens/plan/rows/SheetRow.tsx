@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Occurrence } from '@/core/agenda/occurrence';
+import { inkOf } from '@/core/colour/inkOf';
 import type { Row } from '@/core/layout/rows';
 import type { Calendar } from '@/core/model/calendar';
 import type { Workweek } from '@/core/model/others';
@@ -10,20 +11,27 @@ import { usePalette } from '@/ui/theme/theme';
 import { BarView } from './BarView';
 import { laneTop, PADDING, TOP } from './geometry';
 import { Gutter } from './Gutter';
+import { TrackGutter } from './TrackGutter';
 import { OutsideCounts } from './OutsideCounts';
 import type { TimeLine } from './RowBackground';
 import { RowBackground } from './RowBackground';
-import { TopBarView } from './TopBarView';
+import { sayPart, WholeDayBar } from '../sheet/WholeDayBar';
 
 interface Props {
   row: Row;
   line: TimeLine;
   gutter: number;
   calendarOf: ReadonlyMap<string, Calendar>;
+  /** Whether more than one day is shown, so that each has to be told. */
+  hasDay: boolean;
+  /** The inks of categories by id, where inks stand for them; else null. */
+  categoryInks: ReadonlyMap<string, string> | null;
   workweek: Workweek;
   wording: Wording;
   bookedMinutes: number;
   isToday: boolean;
+  /** The zone whose clock counts on a day spent elsewhere. */
+  awayZone: string | null;
   /** The part of the sheet that is in sight, or near it, in px from its top. Other bars wait. */
   seenFrom: number;
   seenTo: number;
@@ -33,18 +41,22 @@ interface Props {
   tabStopId: string | null;
   onOpen(occurrence: Occurrence): void;
   onAddToDay(day: number): void;
+  onWorkday(day: number): void;
   onWiden(): void;
 }
 
 /** A day of the sheet with everything on it. */
 export const SheetRow = memo(function SheetRow(props: Props) {
-  const { row, line, gutter, calendarOf, workweek, wording, isToday } = props;
+  const { row, line, gutter, calendarOf, categoryInks, workweek, wording, isToday } = props;
   const { selectedId, draggedId, tabStopId, seenFrom, seenTo, onOpen } = props;
   const { dim } = usePalette();
   const isSeen = (top: number) => top >= seenFrom && top <= seenTo;
-  const barProps = ({ id }: Occurrence) => ({
-    isSelected: id === selectedId,
-    isTabStop: id === tabStopId,
+  const inkFor = (o: Occurrence) =>
+    inkOf(o, calendarOf.get(o.calendarId)?.ink ?? dim, categoryInks);
+  const barProps = (o: Occurrence) => ({
+    ink: inkFor(o),
+    isSelected: o.id === selectedId,
+    isTabStop: o.id === tabStopId,
     wording,
     onOpen,
     left: gutter,
@@ -57,30 +69,48 @@ export const SheetRow = memo(function SheetRow(props: Props) {
         gutter={gutter}
         workweek={workweek}
         isToday={isToday}
-        inkOf={(id) => calendarOf.get(id)?.ink ?? dim}
+        inkOf={inkFor}
       />
-      <Gutter
-        day={row.day}
-        top={row.y}
-        height={row.height}
-        width={gutter}
-        bookedMinutes={props.bookedMinutes}
-        isToday={isToday}
-        workweek={workweek}
-        wording={wording}
-        onAdd={props.onAddToDay}
-      />
+      {row.calendarId !== null ? (
+        <TrackGutter
+          row={row}
+          width={gutter}
+          calendar={calendarOf.get(row.calendarId)}
+          hasDay={props.hasDay}
+          isToday={isToday}
+          wording={wording}
+          onAdd={props.onAddToDay}
+        />
+      ) : (
+        <Gutter
+          day={row.day}
+          top={row.y}
+          height={row.height}
+          width={gutter}
+          bookedMinutes={props.bookedMinutes}
+          isToday={isToday}
+          awayZone={props.awayZone}
+          workweek={workweek}
+          wording={wording}
+          onAdd={props.onAddToDay}
+          onWorkday={props.onWorkday}
+        />
+      )}
       {row.tops.map((bar, n) => {
         const calendar = calendarOf.get(bar.occurrence.calendarId);
         const top = row.y + PADDING + n * TOP;
         if (!calendar || !isSeen(top)) return null;
         return (
-          <TopBarView
+          <WholeDayBar
             key={bar.occurrence.id}
-            bar={bar}
+            occurrence={bar.occurrence}
+            part={sayPart(bar)}
             calendar={calendar}
             top={top}
+            width={bar.width}
+            height={TOP - 3}
             {...barProps(bar.occurrence)}
+            left={gutter + bar.x}
           />
         );
       })}

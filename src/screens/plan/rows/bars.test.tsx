@@ -7,7 +7,7 @@ import { INKS } from '@/core/model/inks';
 import { HOUR, MINUTE, parseLocal } from '@/core/time/civil';
 import { THEMES } from '@/ui/theme/theme';
 import { BarView } from './BarView';
-import { neighbour, nudge } from './useSheetKeys';
+import { neighbour, nudge, stepOf } from '../sheet/useSheetKeys';
 
 const NINE = parseLocal('2026-11-24T09:00:00');
 const occurrence: Occurrence = {
@@ -21,6 +21,7 @@ const occurrence: Occurrence = {
   wholeDay: false,
   availability: 'tentative',
   visibility: 'public',
+  categoryIds: [],
   zone: 'Asia/Tokyo',
   start: NINE,
   end: NINE + HOUR,
@@ -63,6 +64,7 @@ function draw(fields: Partial<Parameters<typeof BarView>[0]> = {}) {
       <BarView
         bar={bar}
         calendar={calendar}
+        ink={INKS.Kelp}
         wording={wording}
         onOpen={onOpen}
         {...place}
@@ -96,16 +98,31 @@ test('a tentative event has a dashed outline, the selected one has handles', () 
 
 test('arrows find the next bar of a row, and the like one of the next row that has any', () => {
   const order = [['a', 'b'], [], ['c']];
-  expect(neighbour(order, 'a', { x: 1, y: 0 })).toBe('b');
-  expect(neighbour(order, 'b', { x: 1, y: 0 })).toBeNull();
-  expect(neighbour(order, 'b', { x: 0, y: 1 })).toBe('c');
-  expect(neighbour(order, 'a', { x: 0, y: -1 })).toBeNull();
+  expect(neighbour(order, 'a', { along: 1, across: 0 })).toBe('b');
+  expect(neighbour(order, 'b', { along: 1, across: 0 })).toBeNull();
+  expect(neighbour(order, 'b', { along: 0, across: 1 })).toBe('c');
+  expect(neighbour(order, 'a', { along: 0, across: -1 })).toBeNull();
 });
 
 test('keys move by the slot and the day, and stretch no further than one slot', () => {
   const span = { start: NINE, end: NINE + 30 * MINUTE, wholeDay: false };
-  expect(nudge(span, { x: -1, y: 0 }, 15, false).start).toBe(NINE - 15 * MINUTE);
-  expect(nudge(span, { x: 0, y: 1 }, 15, false).start).toBe(NINE + 24 * HOUR);
-  const short = nudge(nudge(span, { x: -1, y: 0 }, 15, true), { x: -1, y: 0 }, 15, true);
+  expect(nudge(span, stepOf({ x: -1, y: 0 }, 'across'), 15, false).start).toBe(NINE - 15 * MINUTE);
+  expect(nudge(span, stepOf({ x: 0, y: 1 }, 'across'), 15, false).start).toBe(NINE + 24 * HOUR);
+  const short = nudge(
+    nudge(span, stepOf({ x: -1, y: 0 }, 'across'), 15, true),
+    stepOf({ x: -1, y: 0 }, 'across'),
+    15,
+    true,
+  );
   expect(short).toEqual({ ...span, end: NINE + 15 * MINUTE });
+});
+
+test('arrows go by time where it runs down, and by days and weeks where only days are', () => {
+  const span = { start: NINE, end: NINE + 30 * MINUTE, wholeDay: false };
+  const moved = (x: number, y: number, axis: 'down' | 'days') =>
+    nudge(span, stepOf({ x, y }, axis), 15, false).start - NINE;
+  expect(moved(0, 1, 'down')).toBe(15 * MINUTE);
+  expect(moved(1, 0, 'down')).toBe(24 * HOUR);
+  expect(moved(0, -1, 'days')).toBe(-7 * 24 * HOUR);
+  expect(moved(1, 0, 'days')).toBe(24 * HOUR);
 });

@@ -20,12 +20,14 @@ export function NowLine({
 }) {
   const wall = useWallNow(zone);
   const { amber } = usePalette();
-  const row = rows.find(({ day }) => day === dayOfWall(wall));
+  const today = rows.filter(({ day }) => day === dayOfWall(wall));
+  const [first] = today;
   const minute = minuteOfDay(wall);
-  if (!row || minute < line.fromMinute || minute > line.toMinute) return null;
+  if (!first || minute < line.fromMinute || minute > line.toMinute) return null;
+  const height = today.reduce((sum, row) => sum + row.height, 0);
   const left = gutter + xOfMinute(line, minute);
   return (
-    <View aria-hidden style={[styles.line, { top: row.y, height: row.height, left: left - 5 }]}>
+    <View aria-hidden style={[styles.line, { top: first.y, height, left: left - 5 }]}>
       <View style={[styles.point, { borderTopColor: amber }]} />
       <View style={[styles.stroke, { backgroundColor: amber }]} />
     </View>

@@ -1,0 +1,105 @@
+import { lazy, Suspense } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Calendar } from '@/core/model/calendar';
+import type { Category } from '@/core/model/others';
+import type { Span } from '@/core/layout/drag';
+import type { Preferences } from '@/data/preferences';
+import { Columns } from './columns/Columns';
+import { Grid } from './grid/Grid';
+import { Rows } from './rows/Rows';
+import type { Hands } from './sheet/hands';
+import type { SheetPlace, useSheetContent } from './useSheetContent';
+import { Year } from './year/Year';
+
+interface Props extends Hands {
+  place: SheetPlace;
+  content: ReturnType<typeof useSheetContent>;
+  today: number;
+  calendars: readonly Calendar[];
+  categories: readonly Category[];
+  categoryInks: ReadonlyMap<string, string> | null;
+  newLength: number;
+  preferences: Preferences;
+  selectedId: string | null;
+  /** The day whose events are listed beside. */
+  chosenDay: number | null;
+  draft: Span | null;
+  covered: number;
+  onOpenDay(day: number): void;
+  onSeeAs(zone: string | null): void;
+}
+
+// Lists that scroll without end bring a package with them; the week need not wait for it.
+const Agenda = lazy(async () => ({ default: (await import('./agenda/Agenda')).Agenda }));
+const Table = lazy(async () => ({ default: (await import('./table/Table')).Table }));
+
+/** The sheet in the form that was chosen. */
+export function SheetForm(props: Props) {
+  const { place, content, onOpenDay, onSeeAs, categories, ...hands } = props;
+  const { view, range, drawn } = place;
+  const { occurrences, hours, isWidened, setWidened, bookedOn, name, tracks, form } = content;
+  const common = {
+    ...hands,
+    name,
+    days: drawn.days,
+    tracks,
+    hours,
+    isWidened,
+    onWiden: setWidened,
+    occurrences,
+    bookedOn,
+  };
+  switch (form) {
+    case 'rows':
+      return <Rows {...common} onSeeAs={onSeeAs} />;
+    case 'columns':
+      return <Columns {...common} />;
+    case 'grid':
+      return (
+        <Grid
+          {...common}
+          within={range}
+          detail={view.detail}
+          onShowWeek={(day) => place.showSpan({ kind: 'week' }, day)}
+        />
+      );
+    case 'year':
+      return (
+        <Year
+          fromDay={range.from}
+          toDay={range.to}
+          loads={content.loads}
+          today={props.today}
+          chosen={props.chosenDay}
+          preferences={props.preferences}
+          covered={props.covered}
+          onChoose={onOpenDay}
+        />
+      );
+    case 'agenda':
+      return (
+        <Suspense fallback={<View style={styles.waiting} />}>
+          <Agenda
+            {...common}
+            fromDay={props.today >= range.from && props.today < range.to ? props.today : range.from}
+            sight={content.sight}
+            onSeen={place.setSeenDay}
+          />
+        </Suspense>
+      );
+    case 'table':
+      return (
+        <Suspense fallback={<View style={styles.waiting} />}>
+          <Table
+            {...common}
+            categories={categories}
+            within={range}
+            setup={view.table}
+            onSetup={(table) => place.show({ ...view, table })}
+          />
+        </Suspense>
+      );
+  }
+}
+
+const styles = StyleSheet.create({ waiting: { flex: 1 } });

@@ -1,0 +1,90 @@
+import { Pressable, StyleSheet, Text, View } from 'react-native';
+import type { AgendaDay } from '@/core/agenda/agendaDays';
+import { bookedMinutes } from '@/core/agenda/booked';
+import { minutesOf } from '@/core/agenda/clear';
+import { civilDate } from '@/core/time/civil';
+import type { Wording } from '@/core/time/words';
+import { sayDay, sayHours, sayLength } from '@/core/time/words';
+import { Icon } from '@/ui/icons/Icon';
+import { SANS, SLAB, usePalette } from '@/ui/theme/theme';
+
+interface Props {
+  agendaDay: AgendaDay;
+  isToday: boolean;
+  thisYear: number;
+  workplace: string;
+  wording: Wording;
+  onWorkday(day: number): void;
+}
+
+/** The head of a day in the agenda: its date, how booked it is and how much is clear. */
+export function DayHead({ agendaDay, isToday, thisYear, workplace, wording, onWorkday }: Props) {
+  const palette = usePalette();
+  const { day, lines } = agendaDay;
+  const events = lines.flatMap((line) => (line.kind === 'event' ? [line.occurrence] : []));
+  const booked = bookedMinutes(events, day, day + 1)[0] ?? 0;
+  const clear = minutesOf(lines.filter((line) => line.kind === 'clear'));
+  const { year } = civilDate(day);
+  const date = sayDay(day, wording, {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    ...(year !== thisYear && { year: 'numeric' }),
+  });
+  const standing = [
+    ...(isToday ? ['today'] : []),
+    ...(workplace ? [workplace] : []),
+    `${sayHours(booked)} booked`,
+    ...(clear > 0 ? [`${sayLength(clear)} clear`] : []),
+  ].join(' · ');
+  return (
+    <View
+      style={[
+        styles.head,
+        {
+          borderColor: palette.hairline,
+          backgroundColor: isToday ? palette.amberWash : palette.paper,
+        },
+      ]}
+    >
+      <Text
+        role="heading"
+        aria-level={2}
+        style={[styles.date, { color: isToday ? palette.amber : palette.ink }]}
+      >
+        {date}
+      </Text>
+      <Text style={[styles.words, { color: palette.dim }]}>{standing}</Text>
+      <Pressable
+        role="button"
+        aria-label={`Work on ${date}: ${workplace || 'off'}. Change`}
+        onPress={() => onWorkday(day)}
+        style={styles.work}
+      >
+        <Icon name="briefcase-clock-outline" size={16} color={palette.dim} />
+      </Pressable>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  head: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'baseline',
+    columnGap: 10,
+    paddingHorizontal: 14,
+    paddingTop: 10,
+    paddingBottom: 4,
+    borderTopWidth: 1,
+  },
+  date: { fontFamily: SLAB, fontSize: 17, fontWeight: '600' },
+  work: {
+    marginLeft: 'auto',
+    width: 40,
+    height: 30,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  words: { fontFamily: SANS, fontSize: 12, fontVariant: ['tabular-nums'] },
+});

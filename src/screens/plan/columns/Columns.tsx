@@ -1,0 +1,268 @@
+import type { RefObject } from 'react';
+import { useCallback, useEffect, useMemo, useRef } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import { inkOf } from '@/core/colour/inkOf';
+import { layoutColumns, minuteOfY, yOfMinute } from '@/core/layout/columns';
+import type { Span, Spot } from '@/core/layout/drag';
+import { trackKey } from '@/core/layout/tracks';
+import { takesDay } from '@/core/layout/parts';
+import { dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
+import { SHORT_DAY, sayDay } from '@/core/time/words';
+import { inkColours } from '@/ui/theme/palette';
+import { usePalette } from '@/ui/theme/theme';
+import { useIsWide } from '@/ui/useIsWide';
+import type { FormProps } from '../sheet/formProps';
+import type { GhostHandle } from '../sheet/Ghost';
+import { Ghost } from '../sheet/Ghost';
+import { useAwayZone } from '../sheet/useAwayZone';
+import { useHands } from '../sheet/useHands';
+import { useRoom } from '../sheet/useRoom';
+import { sayPart, WholeDayBar } from '../sheet/WholeDayBar';
+import { BlockView } from './BlockView';
+import { ColumnBackground } from './ColumnBackground';
+import { ColumnCounts } from './ColumnCounts';
+import { ColumnHead } from './ColumnHead';
+import { HEAD, MIN_BLOCK, MIN_HOUR, SCALE, TOP } from './geometry';
+import { HourScale } from './HourScale';
+import { NowMark } from './NowMark';
+import type { Field } from './placeInColumns';
+import { dayPart, placeInColumns, placeOnDay } from './placeInColumns';
+import { TrackHeads } from './TrackHeads';
+
+/** Days beside each other, time from top to bottom, with everything that hands can do on them. */
+export function Columns(props: FormProps) {
+  const {
+    days,
+    tracks,
+    hours,
+    occurrences,
+    calendars,
+    categoryInks,
+    preferences,
+    selectedId,
+    draft,
+  } = props;
+  const { wording, settings, clock } = preferences;
+  const isWide = useIsWide();
+  const palette = usePalette();
+  const { room, onLayout } = useRoom();
+  const surface = useRef<View>(null);
+  const body = useRef<View>(null);
+  const scroller = useRef<ScrollView>(null);
+  const ghost = useRef<GhostHandle>(null);
+  const awayZoneOf = useAwayZone(preferences);
+
+  const field = useMemo((): Field => {
+    const left = isWide ? SCALE.wide : SCALE.phone;
+    const least = ((hours.to - hours.from) / 60) * MIN_HOUR;
+    return {
+      tracks,
+      fromMinute: hours.from,
+      toMinute: hours.to,
+      height: Math.max(least, room.height),
+      left,
+      width: Math.max(1, (room.width - left) / tracks.length),
+    };
+  }, [tracks, hours, room, isWide]);
+  const columns = useMemo(
+    () => layoutColumns({ ...field, minBlock: MIN_BLOCK }, occurrences),
+    [field, occurrences],
+  );
+  const band = Math.max(0, ...columns.map(({ tops }) => tops.length)) * TOP;
+  const calendarOf = useMemo(() => new Map(calendars.map((c) => [c.id, c])), [calendars]);
+  const order = useMemo(
+    () =>
+      columns.map(({ tops, blocks }) => [...tops, ...blocks].map(({ occurrence: { id } }) => id)),
+    [columns],
+  );
+  const inkFor = (o: Occurrence) =>
+    inkOf(o, calendarOf.get(o.calendarId)?.ink ?? palette.dim, categoryInks);
+  const ids = order.flat();
+  const tabStop = selectedId !== null && ids.includes(selectedId) ? selectedId : ids[0];
+
+  function spotAt(clientX: number, clientY: number): Spot | null {
+    const box = (body.current as unknown as HTMLElement | null)?.getBoundingClientRect();
+    if (!box) return null;
+    const column = Math.floor((clientX - box.left - field.left) / field.width);
+    const { day } = tracks[Math.max(0, Math.min(tracks.length - 1, column))]!;
+    const y = Math.max(0, Math.min(field.height, clientY - box.top));
+    return { day, minute: minuteOfY(field, y) };
+  }
+
+  const { draggedId } = useHands(
+    {
+      element: surface as unknown as RefObject<HTMLElement | null>,
+      ghost,
+      axis: 'down',
+      occurrences,
+      calendarOf,
+      layout: columns,
+      order,
+      slot: settings.slot,
+      newLength: props.newLength,
+      spotAt,
+    },
+    props,
+  );
+  const ghostPlace = useCallback((span: Span) => placeInColumns(span, field), [field]);
+
+  // What is looked at or added is brought out from under the panel.
+  const focus = draft ?? occurrences.find(({ id }) => id === selectedId);
+  const focusMinute = focus && !focus.wholeDay ? minuteOfDay(focus.start) : undefined;
+  useEffect(() => {
+    if (focusMinute === undefined || room.height === 0) return;
+    const y = yOfMinute(field, focusMinute);
+    const seen = room.height - props.covered;
+    if (props.covered > 0) scroller.current?.scrollTo({ y: y - seen / 3, animated: false });
+  }, [focusMinute, field, room.height, props.covered]);
+
+  const barProps = (o: Occurrence) => ({
+    ink: inkFor(o),
+    isSelected: o.id === selectedId,
+    isDragged: o.id === draggedId,
+    isTabStop: o.id === tabStop,
+    wording,
+    onOpen: props.onOpen,
+  });
+  const leftOf = (i: number) => field.left + i * field.width;
+  return (
+    <View ref={surface} role="group" aria-label={props.name} style={styles.all}>
+      <View style={[styles.heads, { borderColor: palette.hairline }]}>
+        {room.width > 0 &&
+          days.map((day) => (
+            <ColumnHead
+              key={day}
+              day={day}
+              {...dayPart(day, field)!}
+              bookedMinutes={props.bookedOn(day)}
+              isToday={day === props.today}
+              awayZone={awayZoneOf(day)}
+              workweek={settings.workweek}
+              wording={wording}
+              onAdd={props.onAddToDay}
+              onWorkday={props.onWorkday}
+            />
+          ))}
+      </View>
+      {tracks[0]?.calendarId !== null && room.width > 0 && (
+        <TrackHeads field={field} calendarOf={calendarOf} />
+      )}
+      {band > 0 && (
+        <View style={[styles.band, { height: band + 4, borderColor: palette.hairline }]}>
+          {columns.map(({ tops }, i) =>
+            tops.map((top, n) => {
+              const calendar = calendarOf.get(top.occurrence.calendarId);
+              return (
+                calendar && (
+                  <WholeDayBar
+                    key={`${top.occurrence.id} ${i}`}
+                    occurrence={top.occurrence}
+                    part={sayPart(top)}
+                    calendar={calendar}
+                    left={leftOf(i) + 1}
+                    top={2 + n * TOP}
+                    width={field.width - 2}
+                    height={TOP - 3}
+                    {...barProps(top.occurrence)}
+                  />
+                )
+              );
+            }),
+          )}
+        </View>
+      )}
+      <ScrollView
+        ref={scroller}
+        style={styles.scroll}
+        contentContainerStyle={{ paddingBottom: props.covered }}
+        onLayout={onLayout}
+        tabIndex={-1}
+      >
+        <View ref={body} style={[styles.body, { height: field.height }]}>
+          {room.width > 0 && (
+            <>
+              <HourScale field={field} hourCycle={wording.hourCycle} />
+              {columns.map((column, i) => (
+                <View key={trackKey(column)} style={styles.column}>
+                  <ColumnBackground
+                    day={column.day}
+                    left={leftOf(i)}
+                    field={field}
+                    workweek={settings.workweek}
+                    isToday={column.day === props.today}
+                    washes={column.tops.flatMap(({ occurrence }) =>
+                      takesDay(occurrence) ? [inkColours(inkFor(occurrence), palette).edge] : [],
+                    )}
+                  />
+                  {column.blocks.map((block) => {
+                    const calendar = calendarOf.get(block.occurrence.calendarId);
+                    return (
+                      calendar && (
+                        <BlockView
+                          key={block.occurrence.id}
+                          block={block}
+                          calendar={calendar}
+                          left={leftOf(i)}
+                          width={field.width}
+                          {...barProps(block.occurrence)}
+                        />
+                      )
+                    );
+                  })}
+                  <ColumnCounts
+                    column={column}
+                    left={leftOf(i)}
+                    width={field.width}
+                    dayName={sayDay(column.day, wording, SHORT_DAY)}
+                    onWiden={() => props.onWiden(true)}
+                  />
+                </View>
+              ))}
+              {draft && <Drafts span={draft} field={field} />}
+              <NowMark field={field} zone={clock} />
+            </>
+          )}
+          <Ghost ref={ghost} place={ghostPlace} width={room.width} wording={wording} />
+        </View>
+      </ScrollView>
+    </View>
+  );
+}
+
+/** Where what is being added would lie: a dashed box on each of its days. */
+function Drafts({ span, field }: { span: Span; field: Field }) {
+  const { amber } = usePalette();
+  const last = dayOfWall(Math.max(span.start, span.end - MINUTE));
+  return [...new Set(field.tracks.map(({ day }) => day))]
+    .filter((day) => day >= dayOfWall(span.start) && day <= last)
+    .map((day) => {
+      const box = placeOnDay(span, day, field);
+      return (
+        box && (
+          <View
+            key={day}
+            aria-hidden
+            style={[styles.draft, box, { borderColor: amber, backgroundColor: `${amber}22` }]}
+          />
+        )
+      );
+    });
+}
+
+const styles = StyleSheet.create({
+  all: { flex: 1, minHeight: 0, userSelect: 'none' } as object,
+  heads: { height: HEAD, borderTopWidth: 1, borderBottomWidth: 1 },
+  band: { borderBottomWidth: 1 },
+  scroll: { flex: 1 },
+  body: { touchAction: 'pan-y', overflow: 'hidden' } as object,
+  column: { display: 'contents' },
+  draft: {
+    position: 'absolute',
+    borderWidth: 2,
+    borderStyle: 'dashed',
+    borderRadius: 5,
+    pointerEvents: 'none',
+    zIndex: 2,
+  },
+});

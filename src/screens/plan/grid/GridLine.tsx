@@ -1,0 +1,77 @@
+import { memo } from 'react';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import type { Calendar } from '@/core/model/calendar';
+import { minuteOfDay } from '@/core/time/civil';
+import type { Wording } from '@/core/time/words';
+import { sayMinute } from '@/core/time/words';
+import { titleOf } from '@/data/actions';
+import { Mark } from '@/ui/Mark';
+import { inkColours } from '@/ui/theme/palette';
+import { usePalette } from '@/ui/theme/theme';
+import { barName } from '../sheet/barName';
+import { barStyle } from '../sheet/barStyle';
+import { EventIcon } from '../sheet/EventIcon';
+import type { Box } from '../sheet/Ghost';
+import { pressable } from '../sheet/pressable';
+
+interface Props extends Box {
+  occurrence: Occurrence;
+  calendar: Calendar;
+  ink: string;
+  /** Whether it is drawn as a bar alone, without words. */
+  isBare: boolean;
+  /** Whether there is room for its time before its title. */
+  hasTime: boolean;
+  isSelected: boolean;
+  isDragged: boolean;
+  isTabStop: boolean;
+  wording: Wording;
+  onOpen(occurrence: Occurrence): void;
+}
+
+/** A timed event of one day on a line of its cell. */
+export const GridLine = memo(function GridLine(props: Props) {
+  const { occurrence: o, calendar, ink, isBare, isSelected, wording } = props;
+  const palette = usePalette();
+  const colours = inkColours(ink, palette);
+  const isSolid = o.availability === 'away';
+  return (
+    <div
+      {...pressable(o, props.isTabStop, props.onOpen)}
+      aria-label={barName(o, calendar, wording)}
+      aria-pressed={isSelected}
+      title={isBare ? titleOf(o) : undefined}
+      className="sheet-bar sheet-line"
+      style={{
+        top: props.top,
+        left: props.left,
+        width: props.width,
+        height: props.height,
+        color: isSolid ? colours.onSolid : palette.ink,
+        ...barStyle(o.availability, colours),
+        boxShadow: `inset 3px 0 0 ${colours.edge}`,
+        ...(isSelected && { borderColor: colours.edge, outline: `1px solid ${colours.edge}` }),
+        ...(props.isDragged && { opacity: 0.4 }),
+      }}
+    >
+      {!isBare && (
+        <div className="sheet-line-text">
+          {props.hasTime && (
+            <>
+              <Mark
+                mark={calendar.mark}
+                colour={isSolid ? colours.onSolid : colours.edge}
+                size={9}
+              />{' '}
+              <span style={{ color: isSolid ? colours.onSolid : colours.quiet }}>
+                {sayMinute(minuteOfDay(o.start), wording.hourCycle)}{' '}
+              </span>
+            </>
+          )}
+          <EventIcon icon={o.icon} />
+          {titleOf(o)}
+        </div>
+      )}
+    </div>
+  );
+});

@@ -1,0 +1,183 @@
+import { StyleSheet, Text, View, Pressable } from 'react-native';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import { isTop } from '@/core/layout/parts';
+import type { GridBar } from '@/core/layout/grid';
+import type { Calendar } from '@/core/model/calendar';
+import { weekNumber } from '@/core/time/civil';
+import type { Weekday } from '@/core/time/civil';
+import type { Wording } from '@/core/time/words';
+import { LONG_DAY, sayDay } from '@/core/time/words';
+import { Mark } from '@/ui/Mark';
+import { inkColours } from '@/ui/theme/palette';
+import { SANS, usePalette } from '@/ui/theme/theme';
+import { WholeDayBar } from '../sheet/WholeDayBar';
+import { GridLine } from './GridLine';
+import type { GridLayout, PlacedWeek } from './useGridLayout';
+
+interface Props {
+  week: PlacedWeek;
+  layout: Pick<GridLayout, 'gutter' | 'cell' | 'head'>;
+  calendarOf: ReadonlyMap<string, Calendar>;
+  inkFor(occurrence: Occurrence): string;
+  firstWeekday: Weekday;
+  wording: Wording;
+  isWide: boolean;
+  selectedId: string | null;
+  draggedId: string | null;
+  tabStopId: string | undefined;
+  onOpen(occurrence: Occurrence): void;
+  onOpenDay(day: number): void;
+  onShowWeek(day: number): void;
+}
+
+/** Between bars that lie beside each other, in px. */
+const GAP = 2;
+const DAYS = 7;
+
+/** The marks of a cell's events, without words: a press on the day says them. */
+function Marks({ week, layout, calendarOf, inkFor }: Props) {
+  const palette = usePalette();
+  return Array.from({ length: DAYS }, (_, column) => (
+    <View
+      key={column}
+      aria-hidden
+      style={[
+        styles.marks,
+        {
+          left: layout.gutter + column * layout.cell + 5,
+          width: layout.cell - 8,
+          top: week.y + layout.head,
+          height: week.height - layout.head - 2,
+        },
+      ]}
+    >
+      {week.bars
+        .filter((bar) => bar.column <= column && column < bar.column + bar.columns)
+        .map(({ occurrence: o }) => {
+          const calendar = calendarOf.get(o.calendarId);
+          return (
+            calendar && (
+              <Mark
+                key={o.id}
+                mark={calendar.mark}
+                size={10}
+                colour={inkColours(inkFor(o), palette).edge}
+              />
+            )
+          );
+        })}
+    </View>
+  ));
+}
+
+/** The events of a week on the lines of its cells. */
+export function GridWeekView(props: Props) {
+  const { week, layout, calendarOf, inkFor, wording, selectedId, draggedId, tabStopId } = props;
+  const palette = usePalette();
+  const number = weekNumber(week.day, props.firstWeekday).week;
+
+  function bar({ occurrence: o, column, columns, line, cutStart, cutEnd }: GridBar) {
+    const calendar = calendarOf.get(o.calendarId);
+    if (!calendar) return null;
+    const common = {
+      occurrence: o,
+      calendar,
+      ink: inkFor(o),
+      left: layout.gutter + column * layout.cell + 1,
+      top: week.y + layout.head + line * week.line,
+      width: columns * layout.cell - GAP,
+      height: week.line - GAP,
+      isSelected: o.id === selectedId,
+      isDragged: o.id === draggedId,
+      isTabStop: o.id === tabStopId,
+      wording,
+      onOpen: props.onOpen,
+    };
+    const isBare = week.detail === 'bars';
+    if ((isTop(o) || columns > 1) && !isBare)
+      return (
+        <WholeDayBar
+          key={o.id}
+          {...common}
+          part={
+            cutStart && cutEnd
+              ? 'goes on'
+              : cutEnd
+                ? 'to next week'
+                : cutStart
+                  ? 'from last week'
+                  : ''
+          }
+        />
+      );
+    return <GridLine key={o.id} {...common} isBare={isBare} hasTime={props.isWide} />;
+  }
+
+  return (
+    <View style={styles.week}>
+      <Pressable
+        {...{ dataSet: { nodrag: '' } }}
+        role="button"
+        aria-label={`Show week ${number}`}
+        onPress={() => props.onShowWeek(week.day)}
+        style={[
+          styles.number,
+          { top: week.y, height: week.height, width: layout.gutter, borderColor: palette.hairline },
+        ]}
+      >
+        <Text style={[styles.text, { color: palette.dim }]}>{number}</Text>
+      </Pressable>
+      {week.detail === 'marks' ? <Marks {...props} /> : week.bars.map(bar)}
+      {week.detail !== 'marks' &&
+        week.more.map((more, column) => {
+          const day = week.day + column;
+          return (
+            more > 0 && (
+              <Pressable
+                key={day}
+                {...{ dataSet: { nodrag: '' } }}
+                role="button"
+                aria-label={`${more} more on ${sayDay(day, wording, LONG_DAY)}`}
+                onPress={() => props.onOpenDay(day)}
+                style={[
+                  styles.more,
+                  {
+                    left: layout.gutter + column * layout.cell + 2,
+                    top: week.y + layout.head + (week.lines - 1) * week.line,
+                    height: Math.max(week.line, 15),
+                    width: layout.cell - 4,
+                  },
+                ]}
+              >
+                <Text style={[styles.text, { color: palette.green }]} numberOfLines={1}>
+                  {more} more
+                </Text>
+              </Pressable>
+            )
+          );
+        })}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  week: { display: 'contents' },
+  number: {
+    position: 'absolute',
+    left: 0,
+    alignItems: 'center',
+    paddingTop: 4,
+    borderBottomWidth: 1,
+  },
+  text: { fontFamily: SANS, fontSize: 11, fontWeight: '500', fontVariant: ['tabular-nums'] },
+  marks: {
+    position: 'absolute',
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignContent: 'flex-start',
+    gap: 3,
+    overflow: 'hidden',
+    pointerEvents: 'none',
+  },
+  more: { position: 'absolute', justifyContent: 'center', paddingLeft: 3 },
+});

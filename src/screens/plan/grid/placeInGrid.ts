@@ -1,0 +1,29 @@
+import type { Span, Spot } from '@/core/layout/drag';
+import { DAY, dayOfWall } from '@/core/time/civil';
+import type { Box } from '../sheet/Ghost';
+import type { GridLayout } from './useGridLayout';
+
+const DAYS = 7;
+
+/** Where the draft of a dragged event lies: across its cells of the week that it begins in. */
+export function placeInGrid(span: Span, layout: GridLayout): Box | null {
+  const day = dayOfWall(span.start);
+  const week = layout.weeks.find((each) => day >= each.day && day < each.day + DAYS);
+  if (!week) return null;
+  const column = day - week.day;
+  const days = Math.max(1, Math.ceil(span.end / DAY) - day);
+  return {
+    left: layout.gutter + column * layout.cell + 1,
+    top: week.y + layout.head,
+    width: Math.min(DAYS - column, days) * layout.cell - 2,
+    height: 18,
+  };
+}
+
+/** The day at a place of the surface, in px. A grid has no minutes: a move keeps those that were. */
+export function spotInGrid(x: number, y: number, layout: GridLayout): Spot | null {
+  const week = layout.weeks.findLast((each) => each.y <= y) ?? layout.weeks[0];
+  if (!week) return null;
+  const column = Math.floor((x - layout.gutter) / layout.cell);
+  return { day: week.day + Math.max(0, Math.min(DAYS - 1, column)), minute: 0 };
+}

@@ -1,0 +1,152 @@
+import { Pressable, StyleSheet, Text, View } from 'react-native';
+import { xOfMinute } from '@/core/layout/rows';
+import type { WatchedZone } from '@/core/model/others';
+import type { AxisHours } from '@/core/time/elsewhere';
+import { axisHours, runsOf } from '@/core/time/elsewhere';
+import { zoneOnDay } from '@/core/time/sheetClock';
+import type { Wording } from '@/core/time/words';
+import { sayHour, weekdayName } from '@/core/time/words';
+import { cityOf } from '@/core/time/zoneNames';
+import { instantFromWall } from '@/core/time/zones';
+import { SANS, usePalette } from '@/ui/theme/theme';
+import type { TimeLine } from './RowBackground';
+
+const AXIS = 19;
+/** Least room for an hour's name, in px. */
+const HOUR_ROOM = 34;
+/** A gutter up to this width has room for a zone's name alone. */
+const NARROW = 60;
+
+interface Props {
+  zones: readonly WatchedZone[];
+  /** The clock that the sheet goes by, and the home zone. */
+  clock: string;
+  home: string;
+  /** The days shown (day numbers), in order. */
+  days: readonly number[];
+  line: TimeLine;
+  gutter: number;
+  wording: Wording;
+  onSeeAs(zone: string | null): void;
+}
+
+/** "+9", "−3:30": hours that a clock is ahead. */
+function sayShift(minutes: number): string {
+  const rest = Math.abs(minutes) % 60;
+  const hours = Math.floor(Math.abs(minutes) / 60);
+  return `${minutes < 0 ? '−' : '+'}${hours}${rest ? `:${String(rest).padStart(2, '0')}` : ''}`;
+}
+
+interface AxisProps extends Pick<Props, 'line' | 'gutter' | 'wording' | 'onSeeAs'> {
+  label: string;
+  hours: AxisHours;
+  /** Which of the days shown it counts for, where it is not all of them. */
+  days: string | null;
+}
+
+function Axis({ label, hours: own, days, line, gutter, wording, onSeeAs }: AxisProps) {
+  const palette = usePalette();
+  const { ahead, zone } = own;
+  const hours = (line.toMinute - line.fromMinute) / 60;
+  const every = [1, 2, 3, 4, 6].find((step) => (line.width / hours) * step >= HOUR_ROOM) ?? 12;
+  const first = Math.ceil((line.fromMinute + ahead + 1) / 60);
+  const shown: number[] = [];
+  for (let hour = first; hour * 60 - ahead < line.toMinute; hour++)
+    if (((hour % every) + every) % every === 0) shown.push(hour);
+  const ofDay = (hour: number) => ((hour % 24) + 24) % 24;
+  const name = `${label} ${sayShift(ahead)} h${days ? `, ${days}` : ''}`;
+  return (
+    <View style={[styles.axis, { borderColor: palette.hairline, backgroundColor: palette.paper }]}>
+      <Pressable
+        role="button"
+        aria-label={`${name}. See the sheet as in ${label}`}
+        onPress={() => onSeeAs(zone)}
+        style={[styles.name, { width: days ? undefined : gutter, backgroundColor: palette.paper }]}
+        hitSlop={8}
+      >
+        <Text style={[styles.text, { color: palette.dim }]} numberOfLines={1}>
+          {label}
+          {gutter > NARROW || days ? ` ${sayShift(ahead)}` : ''}
+          {days ? ` ${days}` : ''}
+        </Text>
+      </Pressable>
+      {shown.map((hour) => {
+        const isOtherDay = hour < 0 || hour >= 24;
+        return (
+          <Text
+            key={hour}
+            aria-hidden
+            style={[
+              styles.hour,
+              {
+                left: gutter + xOfMinute(line, hour * 60 - ahead) - 20,
+                color: isOtherDay ? palette.amber : palette.dim,
+              },
+            ]}
+          >
+            {hour === 24 || hour === -24
+              ? `${hour < 0 ? '−' : '+'}1 d`
+              : sayHour(ofDay(hour), wording.hourCycle)}
+          </Text>
+        );
+      })}
+    </View>
+  );
+}
+
+/** "Mon, Fri–Sun" */
+const sayRuns = (days: readonly number[]) =>
+  runsOf(days)
+    .map(([from, to]) =>
+      from === to ? weekdayName(from) : `${weekdayName(from)}–${weekdayName(to)}`,
+    )
+    .join(', ');
+
+/** The hours of other zones along the top of the sheet; where a clock changes within the days shown, an axis for each way it stands. */
+export function ZoneAxes(props: Props) {
+  const { zones, clock, home, days, line, gutter, wording, onSeeAs } = props;
+  const [fromDay] = days;
+  if (line.width <= 1 || fromDay === undefined) return null;
+  const toDay = days.at(-1)! + 1;
+  const onDays = days.map((day) => zoneOnDay(clock, day));
+  const isElsewhere = onDays.some((zone) => zone !== home);
+  // Away from home, its hours are among the others.
+  const wanted = [
+    ...zones.filter(({ onSheet, zone }) => onSheet && zone !== home),
+    ...(isElsewhere ? [{ zone: home, label: cityOf(home) }] : []),
+  ].filter(({ zone }) => onDays.some((shown) => shown !== zone));
+  return wanted.flatMap(({ zone, label }) => {
+    const ways = axisHours(zone, fromDay, toDay, (wall) => instantFromWall(wall, clock));
+    // Where its clock reads like the sheet's there is nothing to add.
+    return ways
+      .filter(({ ahead }) => ahead !== 0 || ways.length === 1)
+      .map((hours) => (
+        <Axis
+          key={`${label} ${hours.ahead}`}
+          label={label}
+          hours={hours}
+          days={ways.length > 1 ? sayRuns(hours.days) : null}
+          line={line}
+          gutter={gutter}
+          wording={wording}
+          onSeeAs={onSeeAs}
+        />
+      ));
+  });
+}
+
+const styles = StyleSheet.create({
+  axis: { height: AXIS, borderTopWidth: 1 },
+  name: { position: 'absolute', left: 0, top: 0, height: AXIS - 1, paddingLeft: 6, zIndex: 1 },
+  text: { fontFamily: SANS, fontSize: 10.5, lineHeight: 17, fontWeight: '600' },
+  hour: {
+    position: 'absolute',
+    top: 1,
+    width: 40,
+    textAlign: 'center',
+    fontFamily: SANS,
+    fontSize: 10.5,
+    lineHeight: 16,
+    fontVariant: ['tabular-nums'],
+  },
+});

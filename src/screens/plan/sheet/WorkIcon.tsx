@@ -1,0 +1,56 @@
+import { Pressable, StyleSheet } from 'react-native';
+import type { Workweek } from '@/core/model/others';
+import { workdayOf } from '@/core/model/workweek';
+import { formatDate } from '@/core/time/civil';
+import type { Wording } from '@/core/time/words';
+import { SHORT_DAY, sayDay } from '@/core/time/words';
+import { Icon } from '@/ui/icons/Icon';
+import { usePalette } from '@/ui/theme/theme';
+
+const WORKPLACE_ICONS: Record<string, string> = {
+  workshop: 'tools',
+  office: 'briefcase-clock-outline',
+  home: 'home-outline',
+  away: 'airplane',
+};
+
+interface Props {
+  day: number;
+  /** Place of its upper left corner, in px. */
+  left: number;
+  top: number;
+  workweek: Workweek;
+  wording: Wording;
+  onPress(day: number): void;
+}
+
+/** Where the work of a day is; a press changes that for the one date. Amber where it was changed. */
+export function WorkIcon({ day, left, top, workweek, wording, onPress }: Props) {
+  const palette = usePalette();
+  const { workplace, hours } = workdayOf(day, workweek);
+  const isOwn = formatDate(day) in workweek.exceptions;
+  const name = WORKPLACE_ICONS[workplace] ?? (hours ? 'map-marker-outline' : 'bed-outline');
+  const said = hours ? workplace || 'at work' : workplace || 'off';
+  return (
+    <Pressable
+      {...{ dataSet: { nodrag: '' } }}
+      role="button"
+      aria-label={`Work on ${sayDay(day, wording, SHORT_DAY)}: ${said}${isOwn ? ', changed' : ''}. Change`}
+      onPress={() => onPress(day)}
+      style={[styles.button, { left, top }]}
+    >
+      <Icon name={name} size={13} color={isOwn ? palette.amber : palette.dim} />
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  button: {
+    position: 'absolute',
+    width: 24,
+    height: 25,
+    alignItems: 'center',
+    justifyContent: 'center',
+    zIndex: 2,
+  },
+});

@@ -1,0 +1,127 @@
+import type { RefObject } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import type { Span, Spot } from '@/core/layout/drag';
+import { snapDown } from '@/core/layout/drag';
+import type { Calendar } from '@/core/model/calendar';
+import { DAY, MINUTE } from '@/core/time/civil';
+import type { GhostHandle } from './Ghost';
+import type { Hands } from './hands';
+import type { Axis } from './useSheetDrag';
+import { useSheetDrag } from './useSheetDrag';
+import { useSheetKeys } from './useSheetKeys';
+
+interface Surface {
+  element: RefObject<HTMLElement | null>;
+  ghost: RefObject<GhostHandle | null>;
+  axis: Axis;
+  occurrences: readonly Occurrence[];
+  calendarOf: ReadonlyMap<string, Calendar>;
+  /** What was laid out; a new one shows what was dropped at its place. */
+  layout: object;
+  /** Ids of the bars shown, by day, in order of time. */
+  order: readonly (readonly string[])[];
+  /** Minutes that moving snaps to, and that a new event lasts. */
+  slot: number;
+  newLength: number;
+  spotAt(clientX: number, clientY: number): Spot | null;
+}
+
+/** Why an occurrence can't be moved by hand; null when it can. */
+function refusalOf(o: Occurrence, calendar: Calendar | undefined): string | null {
+  if (calendar?.kind === 'followed')
+    return `${calendar.name} is a followed calendar: its events can’t be changed here.`;
+  return null;
+}
+
+/**
+ * Moving, stretching and drawing on a form of the sheet by mouse, touch and keyboard. Returns the id
+ * of the bar that is being dragged, which is pale meanwhile.
+ */
+export function useHands(surface: Surface, hands: Hands): { draggedId: string | null } {
+  const { element, ghost, axis, occurrences, calendarOf, layout, order, slot } = surface;
+  const movedByKeys = useRef<string | null>(null);
+  const byId = useMemo(() => new Map(occurrences.map((o) => [o.id, o])), [occurrences]);
+
+  // A dragged bar is pale until the sheet is laid out anew.
+  const [dragged, setDragged] = useState<{ id: string; layout: object } | null>(null);
+  const draggedId = dragged?.layout === layout ? dragged.id : null;
+
+  // The draft stays where it was dropped until the event itself is drawn there.
+  useEffect(() => {
+    ghost.current?.hide();
+  }, [layout, ghost]);
+
+  function target(id: string) {
+    const o = byId.get(id);
+    if (!o) return undefined;
+    return {
+      id,
+      span: { start: o.start, end: o.end, wholeDay: o.wholeDay },
+      refusal: refusalOf(o, calendarOf.get(o.calendarId)),
+    };
+  }
+
+  function onDrag(id: string | null, span: Span) {
+    if (id !== draggedId) setDragged(id === null ? null : { id, layout });
+    ghost.current?.show(span);
+  }
+
+  function cancelDrag() {
+    ghost.current?.hide();
+    setDragged(null);
+  }
+
+  function drop(id: string | null, span: Span) {
+    const o = id === null ? undefined : byId.get(id);
+    if (o && (o.start !== span.start || o.end !== span.end)) hands.onDrop(o, span);
+    else cancelDrag();
+    if (id === null) {
+      cancelDrag();
+      hands.onDraw(span);
+    }
+  }
+
+  const common = {
+    slot,
+    axis,
+    target,
+    onDrag,
+    onDrop: drop,
+    onCancel: cancelDrag,
+    onRefuse: hands.onRefuse,
+    onMenu: (id: string) => {
+      cancelDrag();
+      const o = byId.get(id);
+      if (o) hands.onMenu(o);
+    },
+  };
+  useSheetDrag(element, {
+    ...common,
+    spotAt: surface.spotAt,
+    onPress: (spot) => {
+      if (axis === 'days') return hands.onAddToDay(spot.day);
+      const start = spot.day * DAY + snapDown(spot.minute, slot) * MINUTE;
+      hands.onDraw({ start, end: start + surface.newLength * MINUTE, wholeDay: false });
+    },
+    onSwipe: hands.onSwipe,
+  });
+  useSheetKeys(element, {
+    ...common,
+    order,
+    onDrop: (id, span) => {
+      movedByKeys.current = id;
+      drop(id, span);
+    },
+  });
+
+  // A bar that went to another day is drawn anew there; the keyboard stays with it.
+  useEffect(() => {
+    if (movedByKeys.current === null || document.activeElement !== document.body) return;
+    element.current
+      ?.querySelector<HTMLElement>(`[data-occ="${CSS.escape(movedByKeys.current)}"]`)
+      ?.focus();
+  }, [layout, element]);
+
+  return { draggedId };
+}

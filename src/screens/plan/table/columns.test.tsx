@@ -1,0 +1,64 @@
+import type { TableColumn } from '@/core/model/view';
+import { TABLE_COLUMNS } from '@/core/model/view';
+import { newCalendar } from '@/core/model/calendar';
+import { at, timed, TODAY, wholeDays } from '@/core/testing/occurrences';
+import type { TableSetting } from './columns';
+import { cellText, sortOccurrences } from './columns';
+
+const workshop = newCalendar({
+  id: 'workshop',
+  name: 'Workshop',
+  ink: '#1F5A4C',
+  mark: 'square',
+  order: 0,
+});
+const setting: TableSetting = {
+  calendarOf: new Map([['workshop', workshop]]),
+  categoryOf: new Map([['lamps', { id: 'lamps', name: 'Lamps', ink: '#8A5A12', order: 0 }]]),
+  wording: { locale: 'en-GB', hourCycle: '24' },
+  fromDay: TODAY,
+  toDay: TODAY + 7,
+};
+const lamp = timed('Lamp 14', TODAY, at(13), at(15), {
+  place: 'Bench 2',
+  categoryIds: ['lamps', 'gone'],
+  dateKey: '2026-11-24T13:00:00',
+  changed: true,
+});
+const away = wholeDays('Away', TODAY + 1, 2, { availability: 'away' });
+const texts = (o: typeof lamp) =>
+  Object.fromEntries(TABLE_COLUMNS.map((column) => [column, cellText(o, column, setting)]));
+
+test('cells say what an event is, in the words of the app', () => {
+  expect(texts(lamp)).toEqual({
+    date: expect.stringMatching(/^Tue,? 24 Nov$/),
+    start: '13:00',
+    end: '15:00',
+    hours: '2 h',
+    title: 'Lamp 14',
+    calendar: 'Workshop',
+    category: 'Lamps',
+    place: 'Bench 2',
+    availability: 'busy',
+    series: 'changed date',
+  });
+  expect(texts(away)).toMatchObject({
+    start: 'whole day',
+    end: expect.stringMatching(/^Thu,? 26 Nov$/),
+    hours: '',
+    series: '',
+  });
+});
+
+test.each<[TableColumn, boolean, string[]]>([
+  ['date', false, ['Lamp 14', 'Late', 'Away']],
+  ['date', true, ['Away', 'Late', 'Lamp 14']],
+  ['hours', true, ['Lamp 14', 'Late', 'Away']],
+  ['start', false, ['Away', 'Lamp 14', 'Late']],
+  ['title', false, ['Away', 'Lamp 14', 'Late']],
+  ['availability', false, ['Away', 'Lamp 14', 'Late']],
+])('sorted by %s, downwards %s', (sortBy, isDescending, titles) => {
+  const late = timed('Late', TODAY, at(18), at(19));
+  const sorted = sortOccurrences([lamp, late, away], { sortBy, isDescending }, setting);
+  expect(sorted.map(({ title }) => title)).toEqual(titles);
+});

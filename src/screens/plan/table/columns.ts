@@ -1,0 +1,93 @@
+import { minutesWithin } from '@/core/agenda/table';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import type { Calendar } from '@/core/model/calendar';
+import type { Category } from '@/core/model/others';
+import type { TableColumn, TableSetup } from '@/core/model/view';
+import { dayOfWall, minuteOfDay } from '@/core/time/civil';
+import type { Wording } from '@/core/time/words';
+import { SHORT_DAY, sayDay, sayHours, sayMinute } from '@/core/time/words';
+import { titleOf } from '@/data/actions';
+
+export const COLUMN_NAMES: Record<TableColumn, string> = {
+  date: 'Date',
+  start: 'Start',
+  end: 'End',
+  hours: 'Hours',
+  title: 'Title',
+  calendar: 'Calendar',
+  category: 'Category',
+  place: 'Place',
+  availability: 'Availability',
+  series: 'Repeats',
+};
+
+/** Columns whose numbers stand under each other. */
+export const isNumeric = (column: TableColumn) => column === 'hours';
+
+export interface TableSetting {
+  calendarOf: ReadonlyMap<string, Calendar>;
+  categoryOf: ReadonlyMap<string, Category>;
+  wording: Wording;
+  /** The days of the table (day numbers, the end excluded): hours outside of them don't count. */
+  fromDay: number;
+  toDay: number;
+}
+
+/** What a cell says. */
+export function cellText(o: Occurrence, column: TableColumn, setting: TableSetting): string {
+  const { wording } = setting;
+  const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
+  switch (column) {
+    case 'date':
+      return sayDay(dayOfWall(o.start), wording, SHORT_DAY);
+    case 'start':
+      return o.wholeDay ? 'whole day' : at(o.start);
+    case 'end':
+      return o.wholeDay ? sayDay(dayOfWall(o.end) - 1, wording, SHORT_DAY) : at(o.end);
+    case 'hours': {
+      const minutes = minutesWithin(o, setting.fromDay, setting.toDay);
+      return minutes > 0 ? sayHours(minutes) : '';
+    }
+    case 'title':
+      return titleOf(o);
+    case 'calendar':
+      return setting.calendarOf.get(o.calendarId)?.name ?? '';
+    case 'category':
+      return o.categoryIds.flatMap((id) => setting.categoryOf.get(id)?.name ?? []).join(', ');
+    case 'place':
+      return o.place;
+    case 'availability':
+      return o.availability;
+    case 'series':
+      return o.dateKey === null ? '' : o.changed ? 'changed date' : 'yes';
+  }
+}
+
+/** What a column sorts by: times and lengths as numbers, the rest by its words. */
+function sortValue(o: Occurrence, column: TableColumn, setting: TableSetting): number | string {
+  switch (column) {
+    case 'date':
+      return o.start;
+    case 'start':
+      return o.wholeDay ? -1 : minuteOfDay(o.start);
+    case 'end':
+      return o.end;
+    case 'hours':
+      return minutesWithin(o, setting.fromDay, setting.toDay);
+    default:
+      return cellText(o, column, setting).toLowerCase();
+  }
+}
+
+/** Occurrences, given in order of start, as the table sorts them; of two that are alike the earlier comes first. */
+export function sortOccurrences(
+  occurrences: readonly Occurrence[],
+  { sortBy, isDescending }: Pick<TableSetup, 'sortBy' | 'isDescending'>,
+  setting: TableSetting,
+): Occurrence[] {
+  const direction = isDescending ? -1 : 1;
+  return occurrences
+    .map((occurrence) => ({ occurrence, value: sortValue(occurrence, sortBy, setting) }))
+    .sort((a, b) => direction * (a.value < b.value ? -1 : a.value > b.value ? 1 : 0))
+    .map(({ occurrence }) => occurrence);
+}

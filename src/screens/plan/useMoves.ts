@@ -1,0 +1,78 @@
+import type { Occurrence } from '@/core/agenda/occurrence';
+import { dateAsEvent } from '@/core/editing/series/dates';
+import { movedTimes, stretchedTimes } from '@/core/editing/times';
+import type { Span } from '@/core/layout/drag';
+import type { CalendarEvent } from '@/core/model/event';
+import { nextWorkday } from '@/core/model/workweek';
+import { DAY, dayOfWall } from '@/core/time/civil';
+import { instantFromWall } from '@/core/time/zones';
+import { useActions } from '@/data/actions';
+import { useEngine } from '@/data/engineContext';
+import type { Preferences } from '@/data/preferences';
+import type { Panel } from './usePlan';
+
+/** Moving, stretching, removing and changing what stands on the sheet; dates of series ask for their scope. */
+export function useMoves(
+  { clock, settings }: Pick<Preferences, 'clock' | 'settings'>,
+  setPanel: (panel: Panel) => void,
+) {
+  const { engine } = useEngine();
+  const actions = useActions();
+
+  async function drop(o: Occurrence, span: Span) {
+    actions.showAt(o.id, {
+      start: span.start,
+      end: span.end,
+      startMs: instantFromWall(span.start, clock),
+      endMs: instantFromWall(span.end, clock),
+    });
+    const isMove = span.start !== o.start && span.end - span.start === o.end - o.start;
+    const edge = span.start !== o.start ? 'start' : 'end';
+    const moved = (event: CalendarEvent) =>
+      isMove
+        ? movedTimes(event, span.start, clock)
+        : stretchedTimes(event, edge, span[edge], clock);
+    if (o.dateKey === null) {
+      const done = await actions.editById(o.eventId, isMove ? 'Moved' : 'Stretched', (event) => ({
+        ...event,
+        ...moved(event),
+      }));
+      if (!done) actions.showAt(o.id, o);
+      return;
+    }
+    const event = await engine?.event(o.eventId);
+    if (!event) return;
+    const before = dateAsEvent(event, o.dateKey);
+    const edit = { before, after: { ...before, ...moved(before) } };
+    const words = isMove
+      ? ({ verb: 'Move', done: 'Moved' } as const)
+      : ({ verb: 'Stretch', done: 'Stretched' } as const);
+    setPanel({ kind: 'scope', ask: { occurrence: o, event, dateKey: o.dateKey, edit, ...words } });
+  }
+
+  /** Asks which dates of a series an action of its menu reaches. */
+  async function ask(
+    o: Occurrence,
+    verb: 'Remove' | 'Change',
+    known?: CalendarEvent,
+    fields: Partial<CalendarEvent> = {},
+  ) {
+    const event = known ?? (await engine?.event(o.eventId));
+    if (!event || o.dateKey === null) return;
+    const before = dateAsEvent(event, o.dateKey);
+    const edit = verb === 'Change' ? { before, after: { ...before, ...fields } } : null;
+    const done = verb === 'Change' ? 'Changed' : 'Removed';
+    setPanel({
+      kind: 'scope',
+      ask: { occurrence: o, event, dateKey: o.dateKey, edit, verb, done },
+    });
+  }
+
+  async function toNextWorkday(o: Occurrence) {
+    const day = dayOfWall(o.start);
+    const shift = (nextWorkday(day, settings.workweek) - day) * DAY;
+    await drop(o, { start: o.start + shift, end: o.end + shift, wholeDay: o.wholeDay });
+  }
+
+  return { drop, ask, toNextWorkday, putBack: (o: Occurrence) => actions.showAt(o.id, o) };
+}

@@ -1,0 +1,140 @@
+import { useMemo, useState } from 'react';
+import { bookedMinutes } from '@/core/agenda/booked';
+import type { Occurrence, Window } from '@/core/agenda/occurrence';
+import { hoursAround } from '@/core/layout/hours';
+import type { Hours } from '@/core/layout/hours';
+import { tracksOf } from '@/core/layout/tracks';
+import type { Calendar } from '@/core/model/calendar';
+import type { View } from '@/core/model/view';
+import { MINUTE } from '@/core/time/civil';
+import type { Sight } from '@/core/view/sight';
+import { useNow } from '@/data/now';
+import { sayDay, sayHours } from '@/core/time/words';
+import { rangeOf, turned, wholeWeeks } from '@/core/view/spans';
+import { sayPlace, sayUnder, spanName } from '@/core/view/spanWords';
+import { useEngine } from '@/data/engineContext';
+import type { Preferences } from '@/data/preferences';
+import { useDayLoads, useOccurrences, usePrefetchAround } from '@/data/queries';
+import { useIsWide } from '@/ui/useIsWide';
+import type { useSheetPlace } from './useSheetPlace';
+
+export type SheetPlace = ReturnType<typeof useSheetPlace>;
+
+const NONE: Occurrence[] = [];
+/** Longer spans are not asked for before they are gone to. */
+const PREFETCHED_DAYS = 45;
+/** More calendars than this beside each other can't be read. */
+const MOST_COLUMNS = 5;
+
+/** The windows before and after the one drawn. */
+function windowsBeside({ view, day, setting, drawn }: SheetPlace, zone: string): Window[] {
+  if (drawn.to - drawn.from > PREFETCHED_DAYS) return [];
+  return ([-1, 1] as const).flatMap((direction) => {
+    const next = turned({ span: view.span, day }, direction, setting);
+    if (!next) return [];
+    const range = rangeOf(next, setting);
+    const { from, to } = view.form === 'grid' ? wholeWeeks(range, setting.firstWeekday) : range;
+    return { fromDay: from, toDay: to, zone };
+  });
+}
+
+/** Booked minutes of a day, from what is there of it. */
+function useBookedOn(
+  place: SheetPlace,
+  occurrences: readonly Occurrence[],
+): (day: number) => number {
+  const { from, to } = place.drawn;
+  const booked = useMemo(() => bookedMinutes(occurrences, from, to), [occurrences, from, to]);
+  return useMemo(() => (day: number) => booked[day - from] ?? 0, [booked, from]);
+}
+
+/** Ends of the past move in steps of this many ms: each step asks anew for what is left. */
+const PAST_STEP = 15 * MINUTE;
+
+/** What the sheet lets through. */
+function useSight({ calendarIds, filter }: View): Sight {
+  const now = useNow();
+  const until = filter.isPastHidden ? Math.floor(now / PAST_STEP) * PAST_STEP : 0;
+  return useMemo(() => ({ calendarIds, filter, now: until }), [calendarIds, filter, until]);
+}
+
+/** What each row or column stands for; past five columns calendars stand in rows. */
+function useTracks({ view, drawn }: SheetPlace, calendars: readonly Calendar[]) {
+  const isSplit = view.split === 'calendar';
+  const ids = useMemo(
+    () => calendars.flatMap(({ id, shown, listed }) => (shown && listed ? [id] : [])),
+    [calendars],
+  );
+  const tracks = useMemo(() => tracksOf(drawn.days, isSplit ? ids : null), [drawn, isSplit, ids]);
+  const isCrowded = isSplit && view.form === 'columns' && tracks.length > MOST_COLUMNS;
+  return { tracks, form: isCrowded ? ('rows' as const) : view.form };
+}
+
+/** What the sheet has to show, and what it is called. `calendars` say by `shown` what this window shows. */
+export function useSheetContent(
+  place: SheetPlace,
+  preferences: Preferences,
+  { today, calendars }: { today: number; calendars: readonly Calendar[] },
+) {
+  const { view, day, range, drawn, setting, seenDay } = place;
+  const sight = useSight(view);
+  const { tracks, form } = useTracks(place, calendars);
+  const { clock, wording, settings } = preferences;
+  const { store } = useEngine();
+  const isWide = useIsWide();
+  const [isWidened, setWidened] = useState(false);
+  const { span } = view;
+
+  // The year has no room for single events, and the agenda asks for its own.
+  const isLoads = form === 'year';
+  const window = { fromDay: drawn.from, toDay: drawn.to, zone: clock };
+  const { data, isPlaceholderData } = useOccurrences(window, sight, !isLoads && form !== 'agenda');
+  usePrefetchAround(windowsBeside(place, clock), sight, data !== undefined && !isPlaceholderData);
+  const { data: loads } = useDayLoads(window, sight, isLoads);
+  const occurrences = (!isLoads && form !== 'agenda' && data?.occurrences) || NONE;
+
+  const usual = useMemo(() => ({ from: settings.fromMinute, to: settings.toMinute }), [settings]);
+  const hours: Hours = useMemo(
+    () => (isWidened ? hoursAround(occurrences, usual) : usual),
+    [isWidened, occurrences, usual],
+  );
+  const bookedOn = useBookedOn(place, occurrences);
+  const total = isLoads
+    ? (loads?.booked ?? []).reduce((sum, minutes) => sum + minutes, 0)
+    : range.days.reduce((sum, each) => sum + bookedOn(each), 0);
+
+  const at = { span, day };
+  const said = { wording, today, isShort: !isWide };
+  const isRunning = form === 'agenda' && seenDay !== null;
+  const title = isRunning
+    ? sayDay(seenDay, wording, { month: isWide ? 'long' : 'short', year: 'numeric' })
+    : sayPlace(at, range, setting, said);
+  const subtitle = [
+    isRunning
+      ? `from ${sayDay(seenDay, wording, { day: 'numeric', month: 'long' })}`
+      : sayUnder(at, range, setting, said),
+    // Each event counts for itself in the table, which says so; here overlaps count once.
+    ...(form === 'agenda' || form === 'table'
+      ? []
+      : [`${sayHours(total)}${isWide ? ' booked' : ''}`]),
+    ...(store === 'demo' ? ['demo'] : []),
+  ].join(' · ');
+  return {
+    sight,
+    form,
+    tracks,
+    hidden: (isLoads ? loads?.hidden : data?.hidden) ?? 0,
+    occurrences,
+    /** What is drawn here; null where the form shows no single events, or asks for its own. */
+    shown: isLoads || form === 'agenda' ? null : occurrences,
+    cut: data?.cut.length ?? 0,
+    loads,
+    hours,
+    isWidened,
+    setWidened,
+    bookedOn,
+    title,
+    subtitle,
+    name: spanName(span, setting),
+  };
+}

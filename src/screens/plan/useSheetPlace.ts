@@ -1,0 +1,99 @@
+import { useMemo, useState } from 'react';
+import type { View } from '@/core/model/view';
+import { suits, withSpan } from '@/core/view/forms';
+import type { SpanSetting } from '@/core/view/spans';
+import { rangeOf, turned, wholeWeeks } from '@/core/view/spans';
+import type { Preferences } from '@/data/preferences';
+import type { WindowView } from '@/data/view';
+import { useView } from '@/data/view';
+import { useShownDay } from './usePlan';
+
+const DAYS_A_WEEK = 7;
+
+const isIn = ({ from, to }: { from: number; to: number }, day: number) => day >= from && day < to;
+
+/** Where in time the sheet stands and how it is seen, with the ways to go elsewhere. */
+export function useSheetPlace(
+  { firstWeekday, workdays, settings }: Pick<Preferences, 'firstWeekday' | 'workdays' | 'settings'>,
+  today: number,
+) {
+  const { shown, isNew, show: keep } = useView();
+  const { view, lensId } = shown;
+  const [day, setDay] = useShownDay(today);
+  // The first day in sight of a form that runs on; the others show what the range says.
+  const [seenDay, setSeenDay] = useState<number | null>(null);
+  const { periods, periodRuns } = settings;
+  const setting = useMemo(
+    (): SpanSetting => ({ firstWeekday, workdays, periods, periodRuns }),
+    [firstWeekday, workdays, periods, periodRuns],
+  );
+  const { span } = view;
+  const range = useMemo(() => rangeOf({ span, day }, setting), [span, day, setting]);
+  const isGrid = view.form === 'grid';
+  /** What is drawn: the grid fills its weeks up. */
+  const drawn = useMemo(
+    () => (isGrid ? wholeWeeks(range, firstWeekday) : range),
+    [isGrid, range, firstWeekday],
+  );
+  const setView = (next: View) => keep({ view: next, lensId });
+
+  function turn(direction: -1 | 1): boolean {
+    const next = turned({ span, day }, direction, setting);
+    if (!next) return false;
+    if (next.span !== span) setView({ ...view, span: next.span });
+    setDay(next.day);
+    return true;
+  }
+
+  /** Another view; what is selected (`near`), or else today, stays in sight where it was. */
+  function show(next: View, near?: number) {
+    const inSight = isIn(range, day) ? day : range.from;
+    const kept = [near, today].find((each) => each !== undefined && isIn(drawn, each)) ?? inSight;
+    const isKept = isIn(rangeOf({ span: next.span, day: inSight }, setting), kept);
+    setDay(isKept ? inSight : kept);
+    setView(next);
+  }
+
+  /** Shows a span around a day. */
+  function showSpan(next: View['span'], nextDay: number) {
+    const { from, to } = rangeOf({ span: next, day: nextDay }, setting);
+    setView(withSpan(view, next, to - from));
+    setDay(nextDay);
+  }
+
+  return {
+    view,
+    lensId,
+    isNew,
+    day,
+    setDay,
+    setting,
+    range,
+    drawn,
+    seenDay,
+    setSeenDay,
+    turn,
+    show,
+    showSpan,
+    /** Shows what a lens says, around a day; a form that no longer suits its days gives way. */
+    showLens: (next: View, id: string | null, nextDay: number) => {
+      const { from, to } = rangeOf({ span: next.span, day: nextDay }, setting);
+      const isFit = suits(next.form, to - from);
+      keep({ view: isFit ? next : withSpan(next, next.span, to - from), lensId: id });
+      setDay(nextDay);
+    },
+    /** Back to where it stood. */
+    restore: ({ day: next, ...window }: WindowView & { day: number }) => {
+      keep(window);
+      setDay(next);
+    },
+    /** Brings a day into sight; a period that does not hold it gives way to its week. */
+    goTo: (next: number) => {
+      setDay(next);
+      if (!isIn(rangeOf({ span, day: next }, setting), next))
+        setView(withSpan(view, { kind: 'week' }, DAYS_A_WEEK));
+    },
+    /** Shows a period that was just made, whose days are not here yet. */
+    showMade: (id: string) => setView({ ...view, span: { kind: 'period', id }, form: 'table' }),
+  };
+}

@@ -1,0 +1,224 @@
+import { Pressable, StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import type { Lens, View as SheetView, ViewSpan } from '@/core/model/view';
+import { DETAILS, FORMS } from '@/core/model/view';
+import { roughDays, suits, withSpan } from '@/core/view/forms';
+import type { SpanSetting } from '@/core/view/spans';
+import { rangeOf } from '@/core/view/spans';
+import { Choice } from '@/ui/Choice';
+import { Dialog } from '@/ui/Dialog';
+import { Icon } from '@/ui/icons/Icon';
+import { usePalette } from '@/ui/theme/theme';
+import { DETAIL_WORDS, FORM_NEEDS, FORM_WORDS } from './forms';
+
+/** What can be chosen of how the sheet is seen. */
+export interface ViewChoices {
+  view: SheetView;
+  setting: SpanSetting;
+  /** Days shown now. */
+  days: number;
+  onView(view: SheetView): void;
+  lenses: readonly Lens[];
+  lens: Lens | null;
+  isLensChanged: boolean;
+  onLens(lens: Lens): void;
+  onLenses(): void;
+  onUpdateLens(): void;
+  onNextSeven(): void;
+  onPeriods(): void;
+}
+
+const SIMPLE = [
+  { value: 'day', label: 'Day' },
+  { value: 'workweek', label: 'Work week' },
+  { value: 'week', label: 'Week' },
+  { value: 'month', label: 'Month' },
+  { value: 'year', label: 'Year' },
+] as const;
+
+const numbers = (from: number, to: number) =>
+  Array.from({ length: to - from + 1 }, (_, i) => ({ value: from + i, label: String(from + i) }));
+
+/** How long a stretch the sheet shows, and how it is drawn. Every choice shows at once. */
+export function ViewDialog(props: ViewChoices & { onClose(): void }) {
+  const { view, setting, days, lenses, onView, onNextSeven, onPeriods, onClose } = props;
+  const palette = usePalette();
+  const { span } = view;
+  const periods = [...setting.periods, ...setting.periodRuns];
+  const choose = (next: ViewSpan) => {
+    const range = rangeOf({ span: next, day: 0 }, setting);
+    onView(withSpan(view, next, roughDays(next) ?? range.to - range.from));
+  };
+  return (
+    <Dialog title="How the sheet is seen" onClose={onClose}>
+      <View style={styles.lenses}>
+        {lenses.length > 0 && (
+          <Choice
+            name="Lenses"
+            value={props.lens?.id ?? ''}
+            options={lenses.map(({ id, name }) => ({ value: id, label: name }))}
+            onChoose={(id) => {
+              onClose();
+              props.onLens(lenses.find((lens) => lens.id === id)!);
+            }}
+          />
+        )}
+        <View style={styles.buttons}>
+          <Button
+            icon="plus"
+            compact
+            onPress={() => {
+              onClose();
+              props.onLenses();
+            }}
+          >
+            {lenses.length ? 'Save as a lens, edit lenses' : 'Save as a lens'}
+          </Button>
+          {props.lens && props.isLensChanged && (
+            <Button
+              icon="check"
+              compact
+              onPress={() => {
+                onClose();
+                props.onUpdateLens();
+              }}
+            >
+              {`Update ${props.lens.name}`}
+            </Button>
+          )}
+        </View>
+      </View>
+      <Choice
+        name="How long"
+        value={span.kind}
+        options={SIMPLE.map(({ value, label }) => ({ value: value as ViewSpan['kind'], label }))}
+        onChoose={(kind) => choose({ kind } as ViewSpan)}
+      />
+      <View style={styles.counts}>
+        <Choice
+          name="Days"
+          value={span.kind === 'days' ? span.count : 0}
+          options={numbers(2, 7)}
+          onChoose={(count) => choose({ kind: 'days', count })}
+        />
+        <Choice
+          name="Weeks"
+          value={span.kind === 'weeks' ? span.count : 0}
+          options={numbers(2, 6)}
+          onChoose={(count) => choose({ kind: 'weeks', count })}
+        />
+      </View>
+      {periods.length > 0 && (
+        <Choice
+          name="Periods"
+          value={span.kind === 'period' ? span.id : ''}
+          options={periods.map(({ id, name }) => ({ value: id, label: name }))}
+          onChoose={(id) => choose({ kind: 'period', id })}
+        />
+      )}
+      <View style={styles.buttons}>
+        <Button
+          icon="calendar-arrow-right"
+          compact
+          onPress={() => {
+            onClose();
+            onNextSeven();
+          }}
+        >
+          Seven days from today
+        </Button>
+        <Button
+          icon="calendar-range-outline"
+          compact
+          onPress={() => {
+            onClose();
+            onPeriods();
+          }}
+        >
+          {periods.length ? 'Edit periods' : 'Make a period'}
+        </Button>
+      </View>
+      <Text variant="bodySmall" style={{ color: palette.dim }}>
+        Drawn as
+      </Text>
+      <View role="radiogroup" aria-label="Drawn as" style={styles.forms}>
+        {FORMS.map((form) => {
+          const { name, icon, says } = FORM_WORDS[form];
+          const isFit = suits(form, days);
+          const isChosen = form === view.form;
+          return (
+            <Pressable
+              key={form}
+              role="radio"
+              aria-checked={isChosen}
+              aria-label={`${name}: ${isFit ? says : FORM_NEEDS[form]}`}
+              disabled={!isFit}
+              onPress={() => {
+                onView({ ...view, form });
+                onClose();
+              }}
+              style={[
+                styles.form,
+                {
+                  borderColor: isChosen ? palette.green : palette.hairline,
+                  backgroundColor: isChosen
+                    ? palette.greenWash
+                    : isFit
+                      ? palette.sheet
+                      : palette.paper,
+                },
+              ]}
+            >
+              <Icon name={icon} size={22} color={isFit ? palette.green : palette.dim} />
+              <View style={styles.words}>
+                <Text style={[styles.name, !isFit && { color: palette.dim }]}>{name}</Text>
+                <Text variant="bodySmall" style={{ color: palette.dim }}>
+                  {isFit ? says : FORM_NEEDS[form]}
+                </Text>
+              </View>
+            </Pressable>
+          );
+        })}
+      </View>
+      {(view.form === 'rows' || view.form === 'columns') && (
+        <Choice
+          name="Each row or column stands for"
+          value={view.split}
+          options={[
+            { value: 'day', label: 'A day' },
+            { value: 'calendar', label: 'A calendar' },
+          ]}
+          onChoose={(split) => onView({ ...view, split })}
+        />
+      )}
+      {view.form === 'grid' && (
+        <Choice
+          name="Detail of the grid"
+          value={view.detail}
+          options={DETAILS.map((value) => ({ value, label: DETAIL_WORDS[value] }))}
+          onChoose={(detail) => onView({ ...view, detail })}
+        />
+      )}
+    </Dialog>
+  );
+}
+
+const styles = StyleSheet.create({
+  lenses: { maxWidth: 470, gap: 2 },
+  counts: { gap: 6, maxWidth: 470 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 4 },
+  forms: { flexDirection: 'row', flexWrap: 'wrap', gap: 6, maxWidth: 470 },
+  form: {
+    flexGrow: 1,
+    flexBasis: 200,
+    minHeight: 52,
+    paddingHorizontal: 10,
+    borderWidth: 1,
+    borderRadius: 8,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 10,
+  },
+  words: { flex: 1, minWidth: 0 },
+  name: { fontWeight: '600' },
+});
