@@ -2,9 +2,12 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import { DatePickerModal } from 'react-native-paper-dates';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { copyTo } from '@/core/editing/edits';
+import type { Scope } from '@/core/editing/series/edit';
+import { SCOPE_NAMES, sayReach } from '@/core/editing/series/sayScopes';
+import { scopeChoices } from '@/core/editing/series/scopes';
+import { copySeriesTo } from '@/core/editing/series/copy';
 import type { Calendar } from '@/core/model/calendar';
 import { dayOfWall } from '@/core/time/civil';
 import { count, sayDay, SHORT_DAY } from '@/core/time/words';
@@ -13,8 +16,9 @@ import type { Preferences } from '@/data/preferences';
 import { useEvent } from '@/data/queries';
 import { PanelFrame } from '@/screens/plan/panels/PanelFrame';
 import { CalendarChoice } from '@/ui/CalendarChoice';
+import { Choice } from '@/ui/Choice';
 import { ToggleChip } from '@/ui/ToggleChip';
-import { dateOfDay, dayOfDate } from '@/ui/days';
+import { DaysPicker } from '@/ui/DayPicker';
 
 interface Props {
   occurrence: Occurrence;
@@ -28,13 +32,15 @@ const NEAR_DAYS = [1, 2, 7, 14];
 
 /** Puts copies of an event on chosen days, at the same time, on a chosen calendar. */
 export function CopyPanel({ occurrence, calendars, preferences, onDone }: Props) {
-  const { zone, wording, firstWeekday } = preferences;
+  const { clock, wording, firstWeekday } = preferences;
   const { data: event } = useEvent(occurrence.eventId);
   const { copy } = useActions();
+  const [now] = useState(() => Date.now());
   const from = dayOfWall(occurrence.start);
   const [days, setDays] = useState<number[]>([]);
   const [calendarId, setCalendarId] = useState(occurrence.calendarId);
   const [isPicking, setPicking] = useState(false);
+  const [scope, setScope] = useState<Scope>('this');
   const offered = [...new Set([...NEAR_DAYS.map((ahead) => from + ahead), ...days])].sort(
     (a, b) => a - b,
   );
@@ -43,13 +49,19 @@ export function CopyPanel({ occurrence, calendars, preferences, onDone }: Props)
 
   async function keep() {
     if (!event) return;
-    const now = Date.now();
-    const copies = days
-      .toSorted((a, b) => a - b)
-      .map((day) =>
-        copyTo(event, occurrence, { day, calendarId, id: nanoid(12), viewZone: zone, now }),
-      );
-    if (await copy(event, copies)) onDone();
+    const sorted = days.toSorted((a, b) => a - b);
+    const copies = sorted.map((day) => {
+      const id = nanoid(12);
+      const { dateKey } = occurrence;
+      return scope === 'this' || dateKey === null
+        ? copyTo(event, occurrence, { day, calendarId, id, viewZone: clock, now })
+        : copySeriesTo(event, dateKey, scope, { day, calendarId, id, now });
+    });
+    const label =
+      scope === 'this'
+        ? undefined
+        : `Copied ${scope === 'later' ? 'later dates' : 'every date'} of “${titleOf(event)}”`;
+    if (await copy(event, copies, label)) onDone();
   }
 
   return (
@@ -69,7 +81,18 @@ export function CopyPanel({ occurrence, calendars, preferences, onDone }: Props)
         </>
       }
     >
-      <Text>To which days?</Text>
+      {event && occurrence.dateKey !== null && (
+        <Choice<Scope>
+          name="What of this series?"
+          value={scope}
+          options={scopeChoices(event, occurrence.dateKey, null, now).map((choice) => ({
+            value: choice.scope,
+            label: `${SCOPE_NAMES[choice.scope]} (${sayReach({ ...choice, past: 0, changed: 0 })})`,
+          }))}
+          onChoose={setScope}
+        />
+      )}
+      <Text>{scope === 'this' ? 'To which days?' : 'Beginning on which days?'}</Text>
       <View style={styles.days} role="group" aria-label="Days">
         {offered.map((day) => (
           <ToggleChip
@@ -85,19 +108,20 @@ export function CopyPanel({ occurrence, calendars, preferences, onDone }: Props)
       </View>
       <Text>On which calendar?</Text>
       <CalendarChoice calendars={calendars} chosenId={calendarId} onChoose={setCalendarId} />
-      <DatePickerModal
-        locale="en-GB"
-        mode="multiple"
-        visible={isPicking}
-        label="Copy to days"
-        dates={days.map(dateOfDay)}
-        startWeekOnMonday={firstWeekday === 0}
-        onDismiss={() => setPicking(false)}
-        onConfirm={({ dates }) => {
-          setPicking(false);
-          setDays((dates ?? []).map(dayOfDate));
-        }}
-      />
+      {isPicking && (
+        <DaysPicker
+          title="Copy to days"
+          days={days}
+          near={from}
+          wording={wording}
+          firstWeekday={firstWeekday}
+          onClose={() => setPicking(false)}
+          onPick={(picked) => {
+            setPicking(false);
+            setDays(picked);
+          }}
+        />
+      )}
     </PanelFrame>
   );
 }

@@ -1,48 +1,42 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
-import { Controller, useForm, useWatch } from 'react-hook-form';
+import { Controller } from 'react-hook-form';
 import { Button, Text } from 'react-native-paper';
+import { homeTimes } from '@/core/editing/bothTimes';
+import { inkName } from '@/core/calendars/inks';
 import type { EventForm } from '@/core/editing/form';
-import { eventFromForm, formOf, spanOf, timesProblem } from '@/core/editing/form';
-import type { Span } from '@/core/layout/drag';
+import { spanOn } from '@/core/editing/form';
+import type { DateEdit } from '@/core/editing/series/edit';
+import { firstLink } from '@/core/jot/links';
+import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Calendar } from '@/core/model/calendar';
-import { availability, visibility } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
-import { z } from '@/core/model/zod';
-import { wallFromInstant, instantFromWall } from '@/core/time/zones';
+import { isSeries } from '@/core/model/event';
+import { cityOf } from '@/core/time/zoneNames';
+import { zoneOnDay } from '@/core/time/sheetClock';
 import { titleOf, useActions } from '@/data/actions';
+import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
+import { useCategories } from '@/data/queries';
 import { Consequences } from '@/screens/plan/panels/Consequences';
 import { PanelFrame } from '@/screens/plan/panels/PanelFrame';
+import { Understood } from '@/screens/plan/panels/Understood';
+import { CategoryChips } from '@/ui/CategoryChips';
+import { EVENT_ICONS, isEventIcon } from '@/ui/icons/eventIcons';
+import { IconChoice } from '@/ui/IconChoice';
+import { InkChoice } from '@/ui/InkChoice';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Choice } from '@/ui/Choice';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
+import { AVAILABILITIES } from './choices';
+import { ExceptionList } from './ExceptionList';
+import { Outlook } from './Outlook';
+import { RepeatFields } from './RepeatFields';
+import { ScopePanel } from './ScopePanel';
 import { TimesFields } from './TimesFields';
+import { useEditor } from './useEditor';
+import { ZoneFields } from './ZoneFields';
 
-const schema = z
-  .object({
-    title: z.string(),
-    calendarId: z.string().min(1, 'Choose a calendar.'),
-    wholeDay: z.boolean(),
-    startDay: z.number(),
-    endDay: z.number(),
-    startMinute: z.number(),
-    endMinute: z.number(),
-    place: z.string(),
-    notes: z.string(),
-    link: z.string(),
-    availability,
-    visibility,
-  })
-  .refine((form) => timesProblem(form) === null);
-
-const AVAILABILITIES = [
-  { value: 'busy' as const, label: 'Busy' },
-  { value: 'tentative' as const, label: 'Tentative' },
-  { value: 'free' as const, label: 'Free' },
-  { value: 'away' as const, label: 'Away' },
-];
 const VISIBILITIES = [
   { value: 'public' as const, label: 'Public' },
   { value: 'private' as const, label: 'Private' },
@@ -50,43 +44,62 @@ const VISIBILITIES = [
 
 interface Props {
   event: CalendarEvent;
+  /** The date of a series through which it is edited; null for a single event. */
+  dateKey: string | null;
   isNew: boolean;
   calendars: readonly Calendar[];
   preferences: Preferences;
   onDone(): void;
 }
 
-/** The form's span on the clock that the sheet shows. */
-function spanShown(form: EventForm, event: CalendarEvent, zone: string): Span {
-  const span = spanOf(form);
-  const own = event.start.kind === 'zoned' ? event.start.zone : zone;
-  if (form.wholeDay || own === zone) return span;
-  const shown = (wall: number) => wallFromInstant(instantFromWall(wall, own), zone);
-  return { ...span, start: shown(span.start), end: shown(span.end) };
+function sayLooks({ inkOverride, icon }: EventForm): string {
+  const ink = inkOverride ? inkName(inkOverride) : 'Ink of its calendar';
+  return isEventIcon(icon) ? `${ink}, ${EVENT_ICONS[icon]}` : `${ink}, no icon`;
 }
 
 /** Every field of an event, in place beside the week. */
-export function EditorPanel({ event: latest, isNew, calendars, preferences, onDone }: Props) {
-  const { zone, settings } = preferences;
+export function EditorPanel(props: Props) {
+  const { event: latest, dateKey, isNew, calendars, preferences, onDone } = props;
+  const { zone: home, clock, wording } = preferences;
   const palette = usePalette();
-  // What the fields began with: an edit is what differs from that, whatever others do meanwhile.
-  const [event] = useState(latest);
-  const { add, edit } = useActions();
-  const hours = { startMinute: 9 * 60, length: settings.defaultLength };
-  const { control, handleSubmit, setValue } = useForm<EventForm>({
-    defaultValues: formOf(event, hours),
-    resolver: zodResolver(schema),
-  });
-  const form = useWatch({ control }) as EventForm;
-  const problem = timesProblem(form);
-  const ownZone =
-    event.start.kind === 'zoned' && event.start.zone !== zone ? event.start.zone : null;
+  const instant = useNow();
+  const { add, edit, editDates } = useActions();
+  const [asking, setAsking] = useState<DateEdit | null>(null);
+  const [isRepeatOpen, setRepeatOpen] = useState(false);
+  const [areLooksOpen, setLooksOpen] = useState(false);
+  const categories = useCategories();
+  const editor = useEditor(latest, dateKey, preferences);
+  const { event, date, control, form, setValue, problem, isInSeries, repeat, draft } = editor;
 
-  const keep = handleSubmit(async (values) => {
-    const after = eventFromForm(values, event, zone);
-    const done = isNew ? await add(after) : await edit(event, after);
-    if (done) onDone();
+  const keep = editor.handleSubmit(async (values) => {
+    if (isInSeries) {
+      const change = editor.dateEdit(values);
+      if (editor.changes(change)) setAsking(change);
+      else onDone();
+    } else if (draft && (isNew ? await add(draft) : await edit(event, draft))) onDone();
   });
+
+  if (asking && dateKey !== null)
+    return (
+      <ScopePanel
+        event={latest}
+        dateKey={dateKey}
+        verb="Change"
+        edit={asking}
+        preferences={preferences}
+        onChoose={async (reach) =>
+          (await editDates(event.id, dateKey, asking, reach, 'Changed')) && onDone()
+        }
+        onCancel={() => setAsking(null)}
+      />
+    );
+
+  /** An address that is pasted into another field is the event's link, when it has none. */
+  function takePastedLink(name: string, before: string, after: string) {
+    const link = firstLink(after);
+    const isPasted = after.length > before.length + 8 && link !== '' && !before.includes(link);
+    if (isPasted && name !== 'link' && form.link === '') setValue('link', link);
+  }
 
   const text = (name: 'title' | 'place' | 'link' | 'notes', label: string, lines = 1) => (
     <Controller
@@ -96,7 +109,10 @@ export function EditorPanel({ event: latest, isNew, calendars, preferences, onDo
         <TextField
           label={label}
           value={field.value}
-          onChangeText={field.onChange}
+          onChangeText={(typed) => {
+            field.onChange(typed);
+            takePastedLink(name, field.value, typed);
+          }}
           onBlur={field.onBlur}
           multiline={lines > 1}
           numberOfLines={lines}
@@ -106,9 +122,18 @@ export function EditorPanel({ event: latest, isNew, calendars, preferences, onDo
     />
   );
 
+  const span = problem ? null : spanOn(form, clock);
+  const shownZone = zoneOnDay(clock, form.startDay);
+  const elsewhere =
+    span && form.zone !== null && (form.zone !== home || form.endZone !== home)
+      ? (homeTimes(spanOn(form, form.zone), form.zone, home, wording) ??
+        (shownZone === home ? null : `${cityOf(shownZone)} is on the sheet`))
+      : null;
+  const said = (draft && saySeries(draft, instant, wording)) ?? 'Once';
+
   return (
     <PanelFrame
-      title={isNew ? 'New event' : `Edit “${titleOf(event)}”`}
+      title={isNew ? 'New event' : `Edit “${titleOf(date)}”`}
       onClose={onDone}
       footer={
         <>
@@ -119,6 +144,11 @@ export function EditorPanel({ event: latest, isNew, calendars, preferences, onDo
         </>
       }
     >
+      {isInSeries && (
+        <Text variant="bodySmall" style={{ color: palette.dim }}>
+          One date of a series. Which dates a change reaches is asked when you keep it.
+        </Text>
+      )}
       {text('title', 'Title')}
       <CalendarChoice
         calendars={calendars}
@@ -136,19 +166,43 @@ export function EditorPanel({ event: latest, isNew, calendars, preferences, onDo
           setValue('endMinute', times.endMinute);
         }}
       />
-      {ownZone && !form.wholeDay && (
-        <Text variant="bodySmall" style={{ color: palette.dim }}>
-          These are times in {ownZone.replaceAll('_', ' ')}, where this event keeps its clock.
-        </Text>
+      {!form.wholeDay && (
+        <ZoneFields
+          zone={form.zone}
+          endZone={form.endZone}
+          preferences={preferences}
+          elsewhere={elsewhere}
+          onChange={(zones) => {
+            setValue('zone', zones.zone);
+            setValue('endZone', zones.endZone);
+          }}
+        />
       )}
-      {!problem && (
+      <Understood
+        icon="repeat"
+        name="Repeats"
+        value={said}
+        isOpen={isRepeatOpen}
+        onPress={() => setRepeatOpen((last) => !last)}
+      />
+      {isRepeatOpen && (
+        <RepeatFields
+          repeat={repeat}
+          day={form.startDay}
+          preferences={preferences}
+          onChange={editor.setRepeat}
+        />
+      )}
+      {span && (isInSeries || draft?.rule === undefined) && (
         <Consequences
-          span={spanShown(form, event, zone)}
+          span={span}
           isBooked={form.availability !== 'free'}
           ownEventId={event.id}
           preferences={preferences}
         />
       )}
+      {draft && isSeries(draft) && <Outlook event={draft} preferences={preferences} />}
+      {isInSeries && <ExceptionList event={latest} wording={wording} />}
       {text('place', 'Place')}
       {text('notes', 'Notes', 4)}
       {text('link', 'Link')}
@@ -158,6 +212,38 @@ export function EditorPanel({ event: latest, isNew, calendars, preferences, onDo
         options={AVAILABILITIES}
         onChoose={(value) => setValue('availability', value)}
       />
+      {categories.length > 0 && (
+        <>
+          <Text variant="bodySmall" style={{ color: palette.dim }}>
+            Categories
+          </Text>
+          <CategoryChips
+            categories={categories}
+            chosen={form.categoryIds}
+            onChange={(ids) => setValue('categoryIds', ids)}
+          />
+        </>
+      )}
+      <Understood
+        icon="palette-outline"
+        name="Ink and icon"
+        value={sayLooks(form)}
+        isOpen={areLooksOpen}
+        onPress={() => setLooksOpen((last) => !last)}
+      />
+      {areLooksOpen && (
+        <>
+          <InkChoice
+            name="Its own ink"
+            ink={form.inkOverride ?? null}
+            onChoose={(ink) => setValue('inkOverride', ink)}
+          />
+          {form.inkOverride && (
+            <Button onPress={() => setValue('inkOverride', undefined)}>As its calendar</Button>
+          )}
+          <IconChoice icon={form.icon} onChoose={(icon) => setValue('icon', icon)} />
+        </>
+      )}
       <Choice
         name="Who may see what it is"
         value={form.visibility}

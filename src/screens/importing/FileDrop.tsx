@@ -4,8 +4,8 @@ import { Button, Text } from 'react-native-paper';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
 
-/** Where a file is dropped, or chosen by a press. */
-export function FileDrop({ onFile }: { onFile(file: File): void }) {
+/** Where files are dropped, or chosen by a press. */
+export function FileDrop({ onFiles }: { onFiles(files: File[]): void }) {
   const palette = usePalette();
   const area = useRef<View>(null);
   const input = useRef<HTMLInputElement>(null);
@@ -21,8 +21,8 @@ export function FileDrop({ onFile }: { onFile(file: File): void }) {
     function onDrop(event: DragEvent) {
       event.preventDefault();
       setOver(false);
-      const file = event.dataTransfer?.files[0];
-      if (file) onFile(file);
+      const files = [...(event.dataTransfer?.files ?? [])];
+      if (files.length) onFiles(files);
     }
     element.addEventListener('dragover', onDragOver);
     element.addEventListener('dragleave', onDragLeave);
@@ -32,7 +32,7 @@ export function FileDrop({ onFile }: { onFile(file: File): void }) {
       element.removeEventListener('dragleave', onDragLeave);
       element.removeEventListener('drop', onDrop);
     };
-  }, [onFile]);
+  }, [onFiles]);
 
   return (
     <View
@@ -46,22 +46,23 @@ export function FileDrop({ onFile }: { onFile(file: File): void }) {
       ]}
     >
       <Icon name="calendar-import" size={34} color={palette.green} />
-      <Text>Drop a calendar file (.ics) here, or</Text>
+      <Text>Drop calendar files (.ics) or a table (.csv) here, or</Text>
       <Button mode="contained" onPress={() => input.current?.click()}>
-        Choose a file
+        Choose files
       </Button>
       <input
         ref={input}
         type="file"
-        accept=".ics,.ical,.ifb,text/calendar"
+        multiple
+        accept=".ics,.ical,.ifb,.csv,.tsv,text/calendar,text/csv"
         aria-label="Calendar file"
         tabIndex={-1}
         style={{ display: 'none' }}
         onChange={(event) => {
-          const file = event.target.files?.[0];
+          const files = [...(event.target.files ?? [])];
           // The same file can be chosen again, for example once it is mended.
           event.target.value = '';
-          if (file) onFile(file);
+          if (files.length) onFiles(files);
         }}
       />
     </View>

@@ -3,17 +3,23 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, ProgressBar, Text } from 'react-native-paper';
+import type { ColumnMap } from '@/core/files/csv/columns';
+import { rememberColumns } from '@/core/files/csv/columns';
+import type { DateOrder } from '@/core/files/csv/dates';
 import { newCalendar } from '@/core/model/calendar';
 import { nextInkAndMark } from '@/core/model/inks';
 import { count } from '@/core/time/words';
+import { useActions } from '@/data/actions';
+import { usePreferences } from '@/data/preferences';
 import { useCalendars } from '@/data/queries';
-import type { ImportPreview, ImportTarget } from '@/engine/importer';
+import type { ImportPreview, ImportTarget, TableLook } from '@/engine/importer';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Card } from '@/ui/Card';
 import { Page } from '@/ui/Page';
 import { ToggleChip } from '@/ui/ToggleChip';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
+import { ColumnsStep } from './ColumnsStep';
 import { FileDrop } from './FileDrop';
 import { Preview } from './Preview';
 import { useImport } from './useImport';
@@ -76,18 +82,33 @@ function Target({ preview, isBusy, onKeep, onStop }: TargetProps) {
   );
 }
 
-/** Brings a calendar file in: choose, look, keep. */
+/** Brings calendar files or a table in: choose, look, keep. */
 export function ImportScreen() {
   const router = useRouter();
   const palette = usePalette();
-  const { state, isReady, read, keep, stop } = useImport();
+  const { state, isReady, read, readTable, keep, stop } = useImport();
+  const { settings, zone, wording } = usePreferences();
+  const { set } = useActions();
+
+  async function readRows(look: TableLook, columns: ColumnMap, order: DateOrder) {
+    const { defaultLength, csvColumns } = settings;
+    await readTable({ columns, order, zone, defaultLength, now: Date.now() });
+    const chosen = rememberColumns(look.columns, columns);
+    if (JSON.stringify(csvColumns[look.signature]) === JSON.stringify(chosen)) return;
+    await set(
+      settings,
+      { csvColumns: { ...csvColumns, [look.signature]: chosen } },
+      `Remembered the columns of ${look.fileName}`,
+    );
+  }
+
   const back = (
     <Button icon="arrow-left" onPress={() => router.navigate('/calendars')}>
       Calendars
     </Button>
   );
   return (
-    <Page title="Import a file" actions={back}>
+    <Page title="Import files" actions={back}>
       {state.step === 'choose' && (
         <>
           {state.problem && (
@@ -103,7 +124,7 @@ export function ImportScreen() {
             </View>
           )}
           {isReady ? (
-            <FileDrop onFile={(file) => void read(file)} />
+            <FileDrop onFiles={(files) => void read(files)} />
           ) : (
             <Text>Opening your calendars …</Text>
           )}
@@ -125,6 +146,15 @@ export function ImportScreen() {
           </Text>
           <Button onPress={stop}>Stop</Button>
         </Card>
+      )}
+      {state.step === 'columns' && (
+        <ColumnsStep
+          look={state.look}
+          remembered={settings.csvColumns[state.look.signature]}
+          wording={wording}
+          onRead={(columns, order) => void readRows(state.look, columns, order)}
+          onStop={stop}
+        />
       )}
       {(state.step === 'preview' || state.step === 'keeping') && (
         <>

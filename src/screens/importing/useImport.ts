@@ -2,14 +2,18 @@ import { proxy } from 'comlink';
 import { useCallback, useEffect, useState } from 'react';
 import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
-import type { ImportPreview, ImportProgress, ImportTarget } from '@/engine/importer';
+import type { TableReading } from '@/core/files/csv/rows';
+import type { ImportPreview, ImportProgress, ImportTarget, TableLook } from '@/engine/importer';
 
 export type ImportState =
   | { step: 'choose'; problem: string | null }
   | { step: 'reading'; fileName: string; progress: ImportProgress | null }
+  | { step: 'columns'; look: TableLook }
   | { step: 'preview'; preview: ImportPreview }
   | { step: 'keeping'; preview: ImportPreview }
   | { step: 'done'; text: string };
+
+const isTable = ({ name, type }: File) => /\.(csv|tsv)$/i.test(name) || type === 'text/csv';
 
 /** A file on its way in: chosen, read in the worker, looked at, kept. */
 export function useImport() {
@@ -26,17 +30,39 @@ export function useImport() {
   useEffect(() => () => void engine?.stopImport(), [engine]);
 
   const read = useCallback(
-    async (file: File) => {
+    async (files: File[]) => {
       if (!engine) return;
-      setState({ step: 'reading', fileName: file.name, progress: null });
+      const fileName = files.length === 1 ? files[0]!.name : `${files.length} files`;
+      setState({ step: 'reading', fileName, progress: null });
+      const table = files.find(isTable);
       const onProgress = (progress: ImportProgress) =>
         setState((last) => (last.step === 'reading' ? { ...last, progress } : last));
       try {
-        const preview = await engine.previewImport(file, Date.now(), proxy(onProgress));
+        if (table && files.length > 1)
+          throw new Error('Tables (.csv) come in one at a time, and not with calendar files.');
+        if (table) {
+          const look = await engine.openTable(table);
+          setState((last) => (last.step === 'reading' ? { step: 'columns', look } : last));
+          return;
+        }
+        const preview = await engine.previewImport(files, Date.now(), proxy(onProgress));
         setState((last) => (last.step === 'reading' ? { step: 'preview', preview } : last));
       } catch (error) {
-        const problem = `${file.name}: ${(error as Error).message}`;
+        const problem = `${fileName}: ${(error as Error).message}`;
         setState((last) => (last.step === 'reading' ? { step: 'choose', problem } : last));
+      }
+    },
+    [engine],
+  );
+
+  const readTable = useCallback(
+    async (reading: TableReading) => {
+      if (!engine) return;
+      try {
+        const preview = await engine.previewTable(reading);
+        setState({ step: 'preview', preview });
+      } catch (error) {
+        setState({ step: 'choose', problem: (error as Error).message });
       }
     },
     [engine],
@@ -57,5 +83,5 @@ export function useImport() {
     [engine, say],
   );
 
-  return { state, isReady: engine !== null, read, keep, stop };
+  return { state, isReady: engine !== null, read, readTable, keep, stop };
 }

@@ -9,7 +9,7 @@ import { titleOf, useActions } from '@/data/actions';
 import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
 import { usePreferences } from '@/data/preferences';
-import { useCalendars, useRemoved } from '@/data/queries';
+import { useCalendars, useRemoved, useRemovedCalendars } from '@/data/queries';
 import { Card } from '@/ui/Card';
 import { Mark } from '@/ui/Mark';
 import { Page } from '@/ui/Page';
@@ -24,6 +24,7 @@ function RemovedRow({ event }: { event: CalendarEvent }) {
   const palette = usePalette();
   const { wording } = usePreferences();
   const { bringBack } = useActions();
+  const { data: gone = [] } = useRemovedCalendars();
   const calendar = useCalendars().find(({ id }) => id === event.calendarId);
   const span = {
     start: wallOf(event.start),
@@ -44,7 +45,12 @@ function RemovedRow({ event }: { event: CalendarEvent }) {
       </View>
       <Button
         icon="restore"
-        onPress={() => void bringBack([event])}
+        onPress={() =>
+          void bringBack(
+            [event],
+            gone.map((one) => one.calendar),
+          )
+        }
         accessibilityLabel={`Bring back ${titleOf(event)}`}
       >
         Bring back
@@ -56,10 +62,13 @@ function RemovedRow({ event }: { event: CalendarEvent }) {
 /** Where removed events wait until they are brought back or cleared. */
 export function RemovedScreen() {
   const { data: removed = [] } = useRemoved();
+  const { data: calendars = [] } = useRemovedCalendars();
+  const { work } = useActions();
   const { engine } = useEngine();
   const { bringBack } = useActions();
   const { say, complain } = useMessages();
   const [isAsking, setAsking] = useState(false);
+  const palette = usePalette();
 
   async function clear() {
     setAsking(false);
@@ -73,12 +82,53 @@ export function RemovedScreen() {
 
   return (
     <Page title="Removed">
-      {removed.length === 0 ? (
+      {calendars.length > 0 && (
+        <Card title="Calendars">
+          <View role="list" aria-label="Removed calendars">
+            {calendars.map(({ calendar, events }) => (
+              <View
+                key={calendar.id}
+                role="listitem"
+                style={[styles.row, { borderColor: palette.hairline }]}
+              >
+                <Mark
+                  mark={calendar.mark}
+                  colour={inkColours(calendar.ink, palette).edge}
+                  size={14}
+                />
+                <View style={styles.text}>
+                  <Text style={styles.title}>{calendar.name}</Text>
+                  <Text variant="bodySmall" style={{ color: palette.dim }}>
+                    {count(events, 'event')} went with it
+                  </Text>
+                </View>
+                <Button
+                  icon="restore"
+                  accessibilityLabel={`Bring back ${calendar.name}`}
+                  onPress={() => void work({ kind: 'bringBack', id: calendar.id })}
+                >
+                  Bring back
+                </Button>
+              </View>
+            ))}
+          </View>
+        </Card>
+      )}
+      {removed.length === 0 && calendars.length === 0 ? (
         <Text>Nothing is here. What you remove waits here until you bring it back.</Text>
-      ) : (
+      ) : removed.length === 0 ? null : (
         <Card>
           <View style={styles.buttons}>
-            <Button mode="outlined" icon="restore" onPress={() => void bringBack(removed)}>
+            <Button
+              mode="outlined"
+              icon="restore"
+              onPress={() =>
+                void bringBack(
+                  removed,
+                  calendars.map((one) => one.calendar),
+                )
+              }
+            >
               Bring back all {removed.length.toLocaleString('en')}
             </Button>
             <Button icon="trash-can-outline" onPress={() => setAsking(true)}>

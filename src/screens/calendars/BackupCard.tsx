@@ -1,0 +1,169 @@
+import { useRef, useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import { count } from '@/core/time/words';
+import { download } from '@/data/browser';
+import { useEngine } from '@/data/engineContext';
+import { useMessages } from '@/data/messages';
+import { usePreferences } from '@/data/preferences';
+import type { RestorePreview } from '@/engine/keeper';
+import { Card } from '@/ui/Card';
+import { Dialog } from '@/ui/Dialog';
+import { sayInstant } from './FeedDialog';
+
+const KINDS = {
+  settings: ['set of settings', 'sets of settings'],
+  calendar: ['calendar', 'calendars'],
+  event: ['event', 'events'],
+  task: ['task', 'tasks'],
+  category: ['category', 'categories'],
+  lens: ['lens', 'lenses'],
+  colleague: ['colleague', 'colleagues'],
+} as const;
+
+const changes = ({ kinds }: RestorePreview) =>
+  kinds.reduce((sum, { added, changed, gone }) => sum + added + changed + gone, 0);
+
+/** What restoring would do, kind by kind. */
+function RestoreDialog({
+  preview,
+  onRestore,
+  onClose,
+}: {
+  preview: RestorePreview;
+  onRestore(): void;
+  onClose(): void;
+}) {
+  const preferences = usePreferences();
+  const total = changes(preview);
+  const used = preview.kinds.filter(({ inBackup, gone }) => inBackup > 0 || gone > 0);
+  return (
+    <Dialog
+      title={`Backup of ${sayInstant(preview.made, preferences)}`}
+      onClose={onClose}
+      footer={
+        <>
+          <Button onPress={onClose}>Cancel</Button>
+          <Button mode="contained" disabled={total === 0} onPress={onRestore}>
+            {total === 0 ? 'Nothing is different' : 'Restore it'}
+          </Button>
+        </>
+      }
+    >
+      <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
+        <Text>Everything becomes as it was then. One press of Undo takes that back.</Text>
+        <View role="list" aria-label="What is in it">
+          {used.map(({ type, inBackup, added, changed, gone }) => (
+            <Text key={type} role="listitem">
+              {count(inBackup, KINDS[type][0], KINDS[type][1])}: {added} not here now, {changed}{' '}
+              different
+              {gone > 0 ? `; ${gone} here now that it does not have` : ''}
+            </Text>
+          ))}
+        </View>
+        {preview.files > 0 && <Text>{count(preview.files, 'attached file')} in it.</Text>}
+        {preview.bad.length > 0 && (
+          <>
+            <Text role="alert">
+              {count(preview.bad.length, 'record does', 'records do')} not fit and stay out:
+            </Text>
+            {preview.bad.slice(0, 20).map(({ what }) => (
+              <Text key={what} variant="bodySmall">
+                {what}
+              </Text>
+            ))}
+            <View style={styles.row}>
+              <Button
+                compact
+                onPress={() =>
+                  download(
+                    'Set aside.json',
+                    `[\n${preview.bad.map(({ raw }) => raw).join(',\n')}\n]\n`,
+                    'application/json',
+                  )
+                }
+              >
+                Save them as a file
+              </Button>
+            </View>
+          </>
+        )}
+      </ScrollView>
+    </Dialog>
+  );
+}
+
+/** Everything out in one file, and back. */
+export function BackupCard() {
+  const { engine } = useEngine();
+  const { say, complain } = useMessages();
+  const [preview, setPreview] = useState<RestorePreview | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+
+  async function backUp() {
+    if (!engine) return;
+    const now = Date.now();
+    const text = await engine.backup(now);
+    const name = `Orderly Week backup ${new Date(now).toISOString().slice(0, 10)}.json`;
+    download(name, text, 'application/json');
+    say(`Saved everything to ${name}`);
+  }
+
+  async function look(file: File) {
+    try {
+      if (engine) setPreview(await engine.previewRestore(file));
+    } catch (error) {
+      complain(`${file.name}: ${(error as Error).message}`);
+    }
+  }
+
+  async function restore() {
+    setPreview(null);
+    try {
+      if (engine) say(await engine.restore(Date.now()), 'undo');
+    } catch (error) {
+      complain(`That could not be restored: ${(error as Error).message}`);
+    }
+  }
+
+  return (
+    <Card title="Backup">
+      <Text>
+        Calendars, events, categories, settings and attached files, all in one file of your own.
+      </Text>
+      <View style={styles.row}>
+        <Button mode="contained" icon="database-outline" onPress={() => void backUp()}>
+          Back up
+        </Button>
+        <Button mode="outlined" icon="restore" onPress={() => input.current?.click()}>
+          Restore…
+        </Button>
+      </View>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        aria-label="Backup file"
+        style={{ display: 'none' }}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void look(file);
+        }}
+      />
+      {preview && (
+        <RestoreDialog
+          preview={preview}
+          onRestore={() => void restore()}
+          onClose={() => setPreview(null)}
+        />
+      )}
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  scroll: { maxHeight: '62vh', width: 'min(84vw, 460px)' } as object,
+  parts: { gap: 10, paddingTop: 4 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 10 },
+});

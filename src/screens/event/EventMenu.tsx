@@ -1,0 +1,230 @@
+import { useState } from 'react';
+import { ScrollView, StyleSheet } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import { dateAsEvent } from '@/core/editing/series/dates';
+import type { Calendar } from '@/core/model/calendar';
+import type { CalendarEvent } from '@/core/model/event';
+import { count } from '@/core/time/words';
+import { titleOf, useActions } from '@/data/actions';
+import { download } from '@/data/browser';
+import { useEngine } from '@/data/engineContext';
+import { useMessages } from '@/data/messages';
+import { useCategories, useEvent } from '@/data/queries';
+import { CalendarChoice } from '@/ui/CalendarChoice';
+import { CategoryChips } from '@/ui/CategoryChips';
+import { Choice } from '@/ui/Choice';
+import { Dialog } from '@/ui/Dialog';
+import { IconChoice } from '@/ui/IconChoice';
+import { InkChoice } from '@/ui/InkChoice';
+import type { MenuItem } from '@/ui/Menu';
+import { MenuList } from '@/ui/Menu';
+import { AVAILABILITIES } from './choices';
+
+type Part = 'ink' | 'icon' | 'categories' | 'calendar' | 'availability';
+
+interface Props {
+  occurrence: Occurrence;
+  calendars: readonly Calendar[];
+  onOpen(): void;
+  onCopy(): void;
+  onRemove(): void;
+  onNextWorkday(): void;
+  /** Changes one date of a series, for which the scope is asked. */
+  onChangeDate(event: CalendarEvent, fields: Partial<CalendarEvent>): void;
+  onClose(): void;
+}
+
+const TITLES: Record<Part, string> = {
+  ink: 'Ink',
+  icon: 'Icon',
+  categories: 'Categories',
+  calendar: 'Calendar',
+  availability: 'While it lasts I am',
+};
+
+/** What can be done to an event without opening it. */
+export function EventMenu(props: Props) {
+  const { occurrence: o, calendars, onClose } = props;
+  const { engine } = useEngine();
+  const { say } = useMessages();
+  const { data: event } = useEvent(o.eventId);
+  const categories = useCategories();
+  const { editById, remove, removeDates } = useActions();
+  const [part, setPart] = useState<Part | null>(null);
+  const calendar = calendars.find(({ id }) => id === o.calendarId);
+  if (!event || !calendar) return null;
+  const isOwn = calendar.kind === 'own';
+  const isSeries = o.dateKey !== null;
+  const date = dateAsEvent(event, o.dateKey);
+
+  const leave = (then: () => unknown) => () => {
+    onClose();
+    then();
+  };
+  /** Of the whole event: all dates of a series have the same. */
+  const setWhole = (fields: Partial<CalendarEvent>, verb: string) => {
+    onClose();
+    void editById(event.id, verb, (latest) => ({ ...latest, ...fields }));
+  };
+  /** Of this date, or of others as the person then says. */
+  const setDate = (fields: Partial<CalendarEvent>, verb: string) => {
+    if (!isSeries) setWhole(fields, verb);
+    else {
+      onClose();
+      props.onChangeDate(event, fields);
+    }
+  };
+
+  async function exportIt() {
+    const file = await engine?.exportCalendars({ calendarIds: null, eventIds: [o.eventId] });
+    if (!file) return;
+    download(`${file.name}.ics`, file.text, 'text/calendar');
+    say(`Exported ${count(file.events, 'event')} to ${file.name}.ics`);
+  }
+
+  if (part) {
+    return (
+      <Dialog
+        title={`${TITLES[part]}: ${titleOf(o)}`}
+        onClose={onClose}
+        footer={<Button onPress={() => setPart(null)}>Back</Button>}
+      >
+        <ScrollView style={styles.part} contentContainerStyle={styles.fields}>
+          {part === 'ink' && (
+            <>
+              <InkChoice
+                name="Its own ink"
+                ink={event.inkOverride ?? null}
+                onChoose={(ink) => setWhole({ inkOverride: ink }, 'Gave an ink to')}
+              />
+              {event.inkOverride && (
+                <Button
+                  onPress={() => setWhole({ inkOverride: undefined }, 'Took the own ink from')}
+                >
+                  {`As ${calendar.name}`}
+                </Button>
+              )}
+            </>
+          )}
+          {part === 'icon' && (
+            <IconChoice
+              icon={event.icon}
+              onChoose={(icon) =>
+                setWhole({ icon }, icon ? 'Gave an icon to' : 'Took the icon from')
+              }
+            />
+          )}
+          {part === 'categories' && (
+            <CategoryPart
+              categories={categories}
+              chosen={date.categoryIds}
+              onKeep={(categoryIds) => setDate({ categoryIds }, 'Set the categories of')}
+            />
+          )}
+          {part === 'calendar' && (
+            <CalendarChoice
+              calendars={calendars.filter(({ kind }) => kind === 'own')}
+              chosenId={event.calendarId}
+              onChoose={(calendarId) => setWhole({ calendarId }, 'Moved to another calendar:')}
+            />
+          )}
+          {part === 'availability' && (
+            <Choice
+              name={TITLES.availability}
+              isNameHidden
+              value={date.availability}
+              options={AVAILABILITIES}
+              onChoose={(availability) => setDate({ availability }, 'Set the availability of')}
+            />
+          )}
+          {isSeries && part !== 'categories' && part !== 'availability' && (
+            <Text variant="bodySmall">Every date of the series gets it.</Text>
+          )}
+        </ScrollView>
+      </Dialog>
+    );
+  }
+
+  const items: MenuItem[] = [
+    { label: 'Open', icon: 'calendar-text', onPress: leave(props.onOpen) },
+    ...(isOwn
+      ? [
+          { label: 'Ink', icon: 'palette-outline', onPress: () => setPart('ink') },
+          { label: 'Icon', icon: 'star-outline', onPress: () => setPart('icon') },
+          { label: 'Categories', icon: 'tag-outline', onPress: () => setPart('categories') },
+          { label: 'Calendar', icon: 'layers-outline', onPress: () => setPart('calendar') },
+          {
+            label: 'Availability',
+            icon: 'account-outline',
+            onPress: () => setPart('availability'),
+          },
+        ]
+      : []),
+    { label: 'Copy to…', icon: 'content-copy', onPress: leave(props.onCopy) },
+    ...(isOwn
+      ? [
+          {
+            label: 'Move to the next working day',
+            icon: 'calendar-arrow-right',
+            onPress: leave(props.onNextWorkday),
+          },
+        ]
+      : []),
+    { label: 'Export this one', icon: 'calendar-export', onPress: leave(() => void exportIt()) },
+    ...(isOwn && isSeries
+      ? [
+          {
+            label: 'Skip this date',
+            icon: 'calendar-remove-outline',
+            onPress: leave(() => void removeDates(event.id, o.dateKey!, 'this')),
+          },
+        ]
+      : []),
+    ...(isOwn
+      ? [
+          {
+            label: isSeries ? 'Remove…' : 'Remove',
+            icon: 'trash-can-outline',
+            isRemoval: true,
+            onPress: leave(() => (isSeries ? props.onRemove() : void remove(event))),
+          },
+        ]
+      : []),
+  ];
+  return (
+    <Dialog title={titleOf(o)} onClose={onClose}>
+      <ScrollView style={styles.menu}>
+        <MenuList name="What to do with it" items={items} />
+      </ScrollView>
+    </Dialog>
+  );
+}
+
+function CategoryPart({
+  categories,
+  chosen,
+  onKeep,
+}: {
+  categories: ReturnType<typeof useCategories>;
+  chosen: readonly string[];
+  onKeep(chosen: string[]): void;
+}) {
+  const [marked, setMarked] = useState<string[]>([...chosen]);
+  if (!categories.length)
+    return <Text>There are no categories yet. They are made on the Calendars screen.</Text>;
+  return (
+    <>
+      <CategoryChips categories={categories} chosen={marked} onChange={setMarked} />
+      <Button mode="contained" onPress={() => onKeep(marked)}>
+        Keep
+      </Button>
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  menu: { minWidth: 270, maxHeight: '72vh' } as object,
+  part: { maxHeight: '62vh', width: 'min(84vw, 420px)' } as object,
+  fields: { gap: 12, alignItems: 'flex-start' },
+});

@@ -1,0 +1,64 @@
+import { useRef, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import { sayBytes } from '@/core/files/opening';
+import type { CalendarEvent } from '@/core/model/event';
+import { count } from '@/core/time/words';
+import type { Attachment } from '@/engine/keeper';
+import { FileRows } from '@/ui/FileRows';
+import { AttachmentViewer } from './AttachmentViewer';
+import { useFiles } from './useFiles';
+
+/** The files on an event. */
+export function FilesPart({ event }: { event: CalendarEvent }) {
+  const files = useFiles();
+  const [marked, setMarked] = useState<string[]>([]);
+  const [open, setOpen] = useState<Attachment | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const { attachments } = event;
+  const total = attachments.reduce((sum, { bytes }) => sum + bytes, 0);
+  return (
+    <View style={styles.part}>
+      <View style={styles.head}>
+        <Text style={styles.text}>
+          {attachments.length === 0
+            ? 'No files'
+            : `${count(attachments.length, 'file')}, ${sayBytes(total)}`}
+        </Text>
+        <Button compact icon="paperclip" onPress={() => input.current?.click()}>
+          Attach files
+        </Button>
+      </View>
+      <FileRows<Attachment>
+        files={attachments}
+        marked={marked}
+        onMark={setMarked}
+        onOpen={setOpen}
+        onDownload={(file) => void files.download(file)}
+        onRemove={(ids) => {
+          setMarked([]);
+          void files.remove(ids.map((id) => ({ id, eventId: event.id })));
+        }}
+      />
+      <input
+        ref={input}
+        type="file"
+        multiple
+        aria-label="Files to attach"
+        style={{ display: 'none' }}
+        onChange={(change) => {
+          const chosen = [...(change.target.files ?? [])];
+          change.target.value = '';
+          void files.attach(event.id, chosen);
+        }}
+      />
+      {open && <AttachmentViewer file={open} onClose={() => setOpen(null)} />}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  part: { gap: 2 },
+  head: { flexDirection: 'row', alignItems: 'center' },
+  text: { flex: 1 },
+});

@@ -1,0 +1,39 @@
+import { count } from '@/core/time/words';
+import { useActions } from '@/data/actions';
+import { downloadBlob } from '@/data/browser';
+import { useEngine } from '@/data/engineContext';
+import { useMessages } from '@/data/messages';
+import type { Attachment } from '@/engine/keeper';
+
+/** What can be done with files on events. */
+export function useFiles() {
+  const { engine } = useEngine();
+  const { complain } = useMessages();
+  const { editById, detach } = useActions();
+
+  return {
+    async attach(eventId: string, files: readonly File[]) {
+      if (!engine) return;
+      const kept: Attachment[] = [];
+      for (const file of files) {
+        try {
+          kept.push(await engine.keepFile(file));
+        } catch (error) {
+          complain((error as Error).message);
+        }
+      }
+      if (!kept.length) return;
+      await editById(eventId, `Attached ${count(kept.length, 'file')} to`, (event) => ({
+        ...event,
+        attachments: [...event.attachments, ...kept],
+      }));
+    },
+    async download(file: Attachment) {
+      const blob = await engine?.fileContent(file.id);
+      if (blob) downloadBlob(file.name, blob);
+      else complain(`What was in ${file.name} is not here any more.`);
+    },
+    /** Takes files off their events, as one change. */
+    remove: (files: readonly { id: string; eventId: string }[]) => detach(files),
+  };
+}
