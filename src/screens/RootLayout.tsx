@@ -3,11 +3,14 @@ import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { enGB, registerTranslation } from 'react-native-paper-dates';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { dayOfWall } from '@/core/time/civil';
 import { EngineProvider } from '@/data/engineContext';
 import { MessageProvider } from '@/data/messages';
-import { useSettings } from '@/data/queries';
+import { useWallNow } from '@/data/now';
+import { usePreferences } from '@/data/preferences';
 import { Icon } from '@/ui/icons/Icon';
 import { THEMES } from '@/ui/theme/theme';
+import { Today } from '@/ui/today';
 import { Shell } from './shell/Shell';
 
 registerTranslation('en-GB', enGB);
@@ -21,13 +24,16 @@ const PAPER_SETTINGS = {
 };
 
 function ThemedApp() {
-  const chosen = useSettings().theme;
+  const { settings, clock } = usePreferences();
+  const today = dayOfWall(useWallNow(clock));
   const system = useColorScheme() === 'dark' ? 'dark' : 'light';
   return (
-    <PaperProvider theme={THEMES[chosen ?? system]} settings={PAPER_SETTINGS}>
-      <Shell>
-        <Slot />
-      </Shell>
+    <PaperProvider theme={THEMES[settings.theme ?? system]} settings={PAPER_SETTINGS}>
+      <Today value={today}>
+        <Shell>
+          <Slot />
+        </Shell>
+      </Today>
     </PaperProvider>
   );
 }

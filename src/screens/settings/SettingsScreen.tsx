@@ -3,16 +3,18 @@ import { Button, Text } from 'react-native-paper';
 import type { Settings } from '@/core/model/others';
 import { SLOTS } from '@/core/model/others';
 import { count } from '@/core/time/words';
+import { cityOf } from '@/core/time/zoneNames';
 import { useActions } from '@/data/actions';
-import { download } from '@/data/browser';
+import { browserZone, download } from '@/data/browser';
 import { usePreferences } from '@/data/preferences';
 import { useSetAside } from '@/data/queries';
+import { ZonePicker } from '@/screens/zones/ZonePicker';
 import { Choice } from '@/ui/Choice';
 import { Card } from '@/ui/Card';
 import { ClockField } from '@/ui/ClockField';
 import { Page } from '@/ui/Page';
+import { WorkweekCard } from './WorkweekCard';
 import { StoreCard } from './StoreCard';
-import { ZoneField } from './ZoneField';
 
 /** Leaves a choice to the browser. */
 const AUTO = { value: null, label: 'As the browser' };
@@ -60,9 +62,20 @@ export function SettingsScreen() {
       <StoreCard />
       <SetAsideCard />
       <Card title="Time">
-        <ZoneField
+        <ZonePicker
+          label="Home zone"
           zone={settings.zone}
+          placeholder={`As the browser: ${cityOf(browserZone())}`}
+          hourCycle={hourCycle}
           onChoose={(zone) => change({ zone }, 'Changed the time zone')}
+          {...(settings.zone === null
+            ? {}
+            : {
+                other: {
+                  label: 'Follow the browser',
+                  onPress: () => change({ zone: null }, 'Changed the time zone'),
+                },
+              })}
         />
         <Choice
           name="Clock"
@@ -82,6 +95,11 @@ export function SettingsScreen() {
           onChoose={(firstWeekday) => change({ firstWeekday }, 'Changed the first weekday')}
         />
       </Card>
+      <WorkweekCard
+        workweek={settings.workweek}
+        hourCycle={hourCycle}
+        onChange={(workweek, label) => change({ workweek }, label)}
+      />
       <Card title="The sheet">
         <Choice
           name="Slot in minutes: what moving snaps to"
@@ -113,6 +131,15 @@ export function SettingsScreen() {
           value={settings.defaultLength}
           options={[15, 30, 45, 60, 90].map((value) => ({ value, label: String(value) }))}
           onChoose={(defaultLength) => change({ defaultLength }, 'Changed the usual length')}
+        />
+        <Choice<boolean>
+          name="Keys of one letter on the sheet"
+          value={settings.hasKeys}
+          options={[
+            { value: true, label: 'On' },
+            { value: false, label: 'Off' },
+          ]}
+          onChoose={(hasKeys) => change({ hasKeys }, 'Changed the keys')}
         />
         <Choice
           name="Light"

@@ -7,6 +7,8 @@ import { usePalette } from '@/ui/theme/theme';
 
 const PLACES = [
   { path: '/', name: 'Plan', icon: 'view-agenda-outline' },
+  { path: '/today', name: 'Today', icon: 'clipboard-clock-outline' },
+  { path: '/tidy', name: 'Tidy', icon: 'broom' },
   { path: '/calendars', name: 'Calendars', icon: 'layers-outline' },
   { path: '/removed', name: 'Removed', icon: 'trash-can-outline' },
   { path: '/settings', name: 'Settings', icon: 'cog-outline' },
@@ -14,11 +16,18 @@ const PLACES = [
 
 type Place = (typeof PLACES)[number];
 
+/** Where a phone finds the places that its bar has no room for. */
+const PARENTS: Record<string, string> = { '/removed': '/tidy', '/settings': '/today' };
+
 function PlaceLink({ place, isRail }: { place: Place; isRail: boolean }) {
   const palette = usePalette();
   const router = useRouter();
   const pathname = usePathname();
-  const isHere = pathname === place.path || (place.path === '/calendars' && pathname === '/import');
+  // A phone's bar leads to these by way of others.
+  const isHere =
+    pathname === place.path ||
+    (place.path === '/calendars' && pathname === '/import') ||
+    (!isRail && PARENTS[pathname] === place.path);
   const colour = isHere ? palette.green : palette.dim;
   return (
     <Pressable
@@ -63,15 +72,15 @@ export function Navigation({ isRail }: { isRail: boolean }) {
   const palette = usePalette();
   const { store } = useEngine();
   const edge = { borderColor: palette.hairline, backgroundColor: palette.paper };
-  const [plan, calendars, removed, settings] = PLACES;
+  const [plan, today, tidy, calendars] = PLACES;
   if (!isRail) {
     return (
       <View role="navigation" aria-label="Main" style={[styles.bar, edge]}>
         <PlaceLink place={plan} isRail={false} />
-        <PlaceLink place={calendars} isRail={false} />
+        <PlaceLink place={today} isRail={false} />
         <AddButton isRail={false} />
-        <PlaceLink place={removed} isRail={false} />
-        <PlaceLink place={settings} isRail={false} />
+        <PlaceLink place={tidy} isRail={false} />
+        <PlaceLink place={calendars} isRail={false} />
       </View>
     );
   }

@@ -13,7 +13,7 @@ export function Notices() {
 
   async function exportAll() {
     if (!engine) return;
-    const { text } = await engine.exportCalendars(null);
+    const { text } = await engine.exportCalendars({ calendarIds: null });
     download('Orderly Week.ics', text, 'text/calendar');
   }
 

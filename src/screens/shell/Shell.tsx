@@ -1,5 +1,10 @@
+import { usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
+import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { useMessages } from '@/data/messages';
+import { keepForOffline } from '@/data/offline';
+import { useDueFeeds } from '@/data/queries';
 import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
 import { MessageBar } from './MessageBar';
@@ -10,17 +15,26 @@ import { useUndoKeys } from './useUndoKeys';
 /** What stands around every screen: where one can go, what was just done, what needs to be known. */
 export function Shell({ children }: { children: ReactNode }) {
   const isWide = useIsWide();
+  // A small window has room for its day alone.
+  const isSmall = usePathname() === '/small';
   const { paper } = usePalette();
   useUndoKeys();
+  useDueFeeds();
+  const { complain } = useMessages();
+  useEffect(() => {
+    keepForOffline().catch((error: Error) =>
+      complain(`The app can’t be kept for use offline: ${error.message}`),
+    );
+  }, [complain]);
   return (
     <View style={[styles.all, isWide ? styles.row : styles.column, { backgroundColor: paper }]}>
-      {isWide && <Navigation isRail />}
+      {isWide && !isSmall && <Navigation isRail />}
       <View role="main" style={styles.main}>
         <Notices />
         {children}
         <MessageBar />
       </View>
-      {!isWide && <Navigation isRail={false} />}
+      {!isWide && !isSmall && <Navigation isRail={false} />}
     </View>
   );
 }

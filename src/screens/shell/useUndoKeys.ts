@@ -1,13 +1,6 @@
 import { useEffect } from 'react';
 import { useActions } from '@/data/actions';
-
-/** Whether keys go into a text, which has an undo of its own. */
-function isTyping(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement &&
-    (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
-  );
-}
+import { isTyping } from '@/ui/isTyping';
 
 /** Ctrl or Cmd with Z undoes, with Shift+Z does again. */
 export function useUndoKeys(): void {

@@ -1,0 +1,1 @@
+export { SmallScreen as default } from '@/screens/small/SmallScreen';

@@ -1,0 +1,1 @@
+export { TidyScreen as default } from '@/screens/tidy/TidyScreen';

@@ -1,0 +1,99 @@
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import { calendarForNew } from '@/core/calendars/showing';
+import { draftOf } from '@/core/editing/drafting';
+import { readJot } from '@/core/jot/jot';
+import type { Calendar } from '@/core/model/calendar';
+import { sayLength, saySpan } from '@/core/time/words';
+import { MINUTE } from '@/core/time/civil';
+import { wallFromInstant } from '@/core/time/zones';
+import { useActions } from '@/data/actions';
+import { useNow } from '@/data/now';
+import type { Preferences } from '@/data/preferences';
+import { useCategories } from '@/data/queries';
+import { TextField } from '@/ui/TextField';
+import { usePalette } from '@/ui/theme/theme';
+
+interface Props {
+  /** The day (day number) that a line without a date means. */
+  day: number;
+  calendars: readonly Calendar[];
+  preferences: Preferences;
+}
+
+/** One line that becomes an event; what it was understood to mean stands under it. */
+export function JotLine({ day, calendars, preferences }: Props) {
+  const { clock, wording, settings, workdays } = preferences;
+  const palette = usePalette();
+  const { add } = useActions();
+  const categories = useCategories();
+  const [line, setLine] = useState('');
+  const now = wallFromInstant(useNow(), clock);
+  const own = calendars.filter(({ kind, listed }) => kind === 'own' && listed);
+  const jot = readJot(line, {
+    now,
+    day,
+    calendars: own,
+    categories,
+    defaultCalendarId: calendarForNew(calendars, settings.defaultCalendarId)?.id ?? '',
+    defaultLength: settings.defaultLength,
+    workdays,
+  });
+  const calendar = own.find(({ id }) => id === jot.calendarId);
+  const isGood = line.trim() !== '' && calendar !== undefined;
+  const length = jot.wholeDay ? '' : ` · ${sayLength((jot.end - jot.start) / MINUTE)}`;
+
+  async function keep() {
+    if (!isGood) return;
+    const { title, place, categoryIds, link, calendarId } = jot;
+    const fields = { id: nanoid(12), calendarId, title, place, categoryIds, link };
+    const event = draftOf({
+      span: jot,
+      fields,
+      calendar,
+      repeat: jot.repeat,
+      clock,
+      workdays,
+      now: Date.now(),
+    });
+    if (await add(event)) setLine('');
+  }
+
+  return (
+    <View style={styles.jot}>
+      <View style={styles.line}>
+        <TextField
+          label="What, when, where"
+          placeholder="Freight call 14:00 for 90 min"
+          value={line}
+          onChangeText={setLine}
+          onSubmitEditing={() => void keep()}
+          style={styles.field}
+        />
+        <Button mode="contained" disabled={!isGood} onPress={() => void keep()}>
+          Add
+        </Button>
+      </View>
+      {isGood && (
+        <Text role="status" variant="bodySmall" style={{ color: palette.dim }}>
+          {[
+            `“${jot.title || 'Untitled'}”`,
+            saySpan(jot, wording) + length,
+            jot.place,
+            calendar.name,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </Text>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  jot: { gap: 4 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  field: { flex: 1, minWidth: 0 },
+});

@@ -1,0 +1,74 @@
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { clearStretches, minutesOf } from '@/core/agenda/clear';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import type { Workweek } from '@/core/model/others';
+import { workdayOf } from '@/core/model/workweek';
+import { dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
+import type { Wording } from '@/core/time/words';
+import { sayLength, sayMinute } from '@/core/time/words';
+import { titleOf } from '@/data/actions';
+import { usePalette } from '@/ui/theme/theme';
+
+interface Props {
+  /** Today's, in order of start. */
+  occurrences: readonly Occurrence[];
+  /** Wall ms */
+  now: number;
+  workweek: Workweek;
+  wording: Wording;
+}
+
+const minutes = (from: number, to: number) => Math.max(0, Math.round((to - from) / MINUTE));
+
+/** "3 h 10 min" of today's working hours that are left and clear. */
+function clearLeft(occurrences: readonly Occurrence[], now: number, workweek: Workweek): number {
+  const day = dayOfWall(now);
+  const { hours } = workdayOf(day, workweek);
+  const from = Math.max(hours?.from ?? 0, minuteOfDay(now));
+  if (!hours || from >= hours.to) return 0;
+  return minutesOf(clearStretches(day, occurrences, { from, to: hours.to }));
+}
+
+/** What is now and what is next, with the time left, and how much of today is still clear. */
+export function NowAndNext({ occurrences, now, workweek, wording }: Props) {
+  const palette = usePalette();
+  const timed = occurrences.filter((o) => !o.wholeDay);
+  const current = timed.filter((o) => o.start <= now && o.end > now);
+  const next = timed.find((o) => o.start > now);
+  const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
+  const left = clearLeft(occurrences, now, workweek);
+  return (
+    <View style={styles.all}>
+      {current.map((o) => (
+        <View key={o.id} style={[styles.now, { backgroundColor: palette.amberWash }]}>
+          <Text style={styles.title}>{titleOf(o)}</Text>
+          <Text>
+            now, {sayLength(minutes(now, o.end))} left, until {at(o.end)}
+          </Text>
+        </View>
+      ))}
+      <Text>
+        {next ? (
+          <>
+            Next: <Text style={styles.title}>{titleOf(next)}</Text> at {at(next.start)}, in{' '}
+            {sayLength(minutes(now, next.start))}
+          </>
+        ) : (
+          'Nothing more today.'
+        )}
+      </Text>
+      <Text style={{ color: palette.dim }}>
+        {left > 0
+          ? `${sayLength(Math.round(left))} of today’s working hours are clear.`
+          : 'No working hours of today are left clear.'}
+      </Text>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  all: { gap: 8 },
+  now: { borderRadius: 8, padding: 11, gap: 2 },
+  title: { fontWeight: '600' },
+});

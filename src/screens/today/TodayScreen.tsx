@@ -1,0 +1,198 @@
+import { useRouter } from 'expo-router';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { IconButton, Text } from 'react-native-paper';
+import { JotLine } from './JotLine';
+import { NowAndNext } from './NowCard';
+import { Upcoming } from './Upcoming';
+import { findClashes } from '@/core/agenda/clashes';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import type { Calendar } from '@/core/model/calendar';
+import { dayOfWall, minuteOfDay } from '@/core/time/civil';
+import { zoneOnDay } from '@/core/time/sheetClock';
+import type { Wording } from '@/core/time/words';
+import { sayDay, sayLength, sayMinute, saySpan } from '@/core/time/words';
+import { cityOf } from '@/core/time/zoneNames';
+import { titleOf } from '@/data/actions';
+import { useWallNow } from '@/data/now';
+import { usePreferences } from '@/data/preferences';
+import { useCalendars, useOccurrences } from '@/data/queries';
+import { WorldClock } from '@/screens/zones/WorldClock';
+import { Card } from '@/ui/Card';
+import { Columns } from '@/ui/Columns';
+import { Icon } from '@/ui/icons/Icon';
+import { Mark } from '@/ui/Mark';
+import { Page } from '@/ui/Page';
+import { PlaceButton } from '@/ui/PlaceButton';
+import { inkColours } from '@/ui/theme/palette';
+import { usePalette } from '@/ui/theme/theme';
+
+/** Size of the small window, in px. */
+const SMALL = 'popup,width=380,height=620';
+
+const LONG = { weekday: 'long', day: 'numeric', month: 'long' } as const;
+
+/** How an event stands to now. */
+function standing(o: Occurrence, now: number): string {
+  const minutes = (wall: number) => Math.round((wall - now) / 60_000);
+  if (o.wholeDay) return 'all day';
+  if (o.end <= now) return 'over';
+  return o.start <= now
+    ? `now, ends in ${sayLength(minutes(o.end))}`
+    : `in ${sayLength(minutes(o.start))}`;
+}
+
+interface RowProps {
+  occurrence: Occurrence;
+  calendar: Calendar | undefined;
+  now: number;
+  wording: Wording;
+  clashesWith: string | null;
+  onOpen(): void;
+}
+
+function EventRow({ occurrence: o, calendar, now, wording, clashesWith, onOpen }: RowProps) {
+  const palette = usePalette();
+  const isNow = !o.wholeDay && o.start <= now && o.end > now;
+  const isOver = !o.wholeDay && o.end <= now;
+  const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
+  const colour = isOver ? palette.dim : palette.ink;
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${titleOf(o)}, ${saySpan(o, wording)}, ${calendar?.name ?? ''}, ${standing(o, now)}`}
+      onPress={onOpen}
+      style={[
+        styles.row,
+        { borderColor: palette.hairline },
+        isNow && { backgroundColor: palette.amberWash },
+      ]}
+    >
+      <Text style={[styles.time, { color: colour }]}>{o.wholeDay ? 'Day' : at(o.start)}</Text>
+      {calendar && (
+        <View style={styles.mark}>
+          <Mark
+            mark={calendar.mark}
+            colour={inkColours(o.ink ?? calendar.ink, palette).edge}
+            size={13}
+          />
+        </View>
+      )}
+      <View style={styles.text}>
+        <Text style={[styles.title, { color: colour }]}>{titleOf(o)}</Text>
+        <Text variant="bodySmall" style={{ color: palette.dim }}>
+          {[o.wholeDay ? '' : `to ${at(o.end)}`, o.place, standing(o, now)]
+            .filter(Boolean)
+            .join(' · ')}
+        </Text>
+        {clashesWith !== null && !isOver && (
+          <View style={styles.clash}>
+            <Icon name="alert-outline" size={14} color={palette.amber} />
+            <Text variant="bodySmall">overlaps {clashesWith}</Text>
+          </View>
+        )}
+      </View>
+    </Pressable>
+  );
+}
+
+/** The day as it goes: what is now and next, and what clocks elsewhere show. */
+export function TodayScreen() {
+  const preferences = usePreferences();
+  const { clock, wording, zone: home } = preferences;
+  const palette = usePalette();
+  const router = useRouter();
+  const calendars = useCalendars();
+  const now = useWallNow(clock);
+  const today = dayOfWall(now);
+  const { data } = useOccurrences({ fromDay: today, toDay: today + 1, zone: clock });
+  const occurrences = data?.occurrences ?? [];
+  const clashes = findClashes(occurrences);
+  const zone = zoneOnDay(clock, today);
+
+  // The plan goes to the event's own days.
+  const open = (o: Occurrence) =>
+    router.navigate({ pathname: '/', params: { show: o.id, on: String(dayOfWall(o.start)) } });
+
+  function clashOf({ id }: Occurrence): string | null {
+    const clash = clashes.find(({ first, second }) => first.id === id || second.id === id);
+    return clash ? titleOf(clash.first.id === id ? clash.second : clash.first) : null;
+  }
+
+  return (
+    <Page
+      title={sayDay(today, wording, LONG)}
+      isBroad
+      actions={
+        <View style={styles.actions}>
+          <IconButton
+            icon="open-in-new"
+            size={20}
+            accessibilityLabel="Open as a small window"
+            onPress={() => window.open('/small', 'orderly-week-small', SMALL)}
+          />
+          <PlaceButton name="Settings" icon="cog-outline" href="/settings" />
+        </View>
+      }
+    >
+      <Columns
+        main={
+          <Card title={`Now, ${sayMinute(minuteOfDay(now), wording.hourCycle)}`}>
+            {data && (
+              <NowAndNext
+                occurrences={occurrences}
+                now={now}
+                workweek={preferences.settings.workweek}
+                wording={wording}
+              />
+            )}
+            <JotLine day={today} calendars={calendars} preferences={preferences} />
+            {zone !== home && <Text>By the clock of {cityOf(zone)}, where you are today.</Text>}
+            {data && occurrences.length === 0 && (
+              <Text style={{ color: palette.dim }}>Nothing is planned for today.</Text>
+            )}
+            <View role="list" aria-label="Today’s events">
+              {occurrences.map((o) => (
+                <View role="listitem" key={o.id}>
+                  <EventRow
+                    occurrence={o}
+                    calendar={calendars.find(({ id }) => id === o.calendarId)}
+                    now={now}
+                    wording={wording}
+                    clashesWith={clashOf(o)}
+                    onOpen={() => open(o)}
+                  />
+                </View>
+              ))}
+            </View>
+          </Card>
+        }
+        side={
+          <View style={styles.side}>
+            <Upcoming today={today} calendars={calendars} preferences={preferences} onOpen={open} />
+            <Card title="Elsewhere">
+              <WorldClock preferences={preferences} />
+            </Card>
+          </View>
+        }
+      />
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({
+  actions: { flexDirection: 'row', alignItems: 'center' },
+  side: { gap: 16 },
+  row: {
+    flexDirection: 'row',
+    gap: 10,
+    minHeight: 52,
+    paddingVertical: 7,
+    paddingHorizontal: 6,
+    borderBottomWidth: 1,
+  },
+  time: { width: 62, fontVariant: ['tabular-nums'], fontWeight: '600' },
+  mark: { paddingTop: 3 },
+  text: { flex: 1, minWidth: 0 },
+  title: { fontWeight: '600' },
+  clash: { flexDirection: 'row', gap: 4, alignItems: 'center' },
+});

@@ -1,0 +1,146 @@
+import { useEffect, useRef, useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { ActivityIndicator, Button, HelperText, Text } from 'react-native-paper';
+import { minuteOfDay } from '@/core/time/civil';
+import type { HourCycle } from '@/core/time/words';
+import { sayMinute } from '@/core/time/words';
+import type { ZoneEntry } from '@/core/time/zoneNames';
+import { cityOf, searchZones } from '@/core/time/zoneNames';
+import { describeOffset, offsetAt, wallFromInstant } from '@/core/time/zones';
+import { useNow } from '@/data/now';
+import { useZones } from '@/data/queries';
+import { TextField } from '@/ui/TextField';
+import { usePalette } from '@/ui/theme/theme';
+
+/** Zones that are offered at once. */
+const OFFERED = 6;
+
+interface Props {
+  label: string;
+  /** What stands for no zone chosen, for example the browser's. */
+  placeholder?: string;
+  zone: string | null;
+  hourCycle: HourCycle;
+  /** `place` is the name under which it was found. */
+  onChoose(zone: string, place: string): void;
+  /** Another way out, such as back to the browser's zone. */
+  other?: { label: string; onPress(): void };
+}
+
+function ZoneOption({
+  entry,
+  place,
+  now,
+  hourCycle,
+  onPress,
+}: {
+  entry: ZoneEntry;
+  place: string;
+  now: number;
+  hourCycle: HourCycle;
+  onPress(): void;
+}) {
+  const palette = usePalette();
+  const time = sayMinute(minuteOfDay(wallFromInstant(now, entry.zone)), hourCycle);
+  const names = [entry.abbreviation, entry.offset].filter(Boolean).join(' · ');
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${place}, ${entry.longName}, ${names}, now ${time}`}
+      onPress={onPress}
+      style={[styles.option, { borderColor: palette.hairline, backgroundColor: palette.sheet }]}
+    >
+      <View style={styles.text}>
+        <Text numberOfLines={1}>
+          {place}
+          <Text style={{ color: palette.dim }}>
+            {place === entry.city ? ` · ${entry.region}` : ` · ${entry.zone}`}
+          </Text>
+        </Text>
+        <Text variant="bodySmall" numberOfLines={1} style={{ color: palette.dim }}>
+          {entry.longName} · {names}
+        </Text>
+      </View>
+      <Text style={styles.time}>{time}</Text>
+    </Pressable>
+  );
+}
+
+/** A time zone, found by city, abbreviation or offset; what is chosen is shown with its offset now. */
+export function ZonePicker({ label, placeholder, zone, hourCycle, onChoose, other }: Props) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const now = useNow();
+  const { data: entries } = useZones(typed !== null);
+  const wanted = typed?.trim() ?? '';
+  const found = wanted && entries ? searchZones(entries, wanted, OFFERED) : [];
+  // What was found comes into sight, in a panel as in a page.
+  const all = useRef<View>(null);
+  const isSearching = wanted !== '';
+  useEffect(() => {
+    if (isSearching) (all.current as unknown as HTMLElement).scrollIntoView({ block: 'start' });
+  }, [isSearching]);
+
+  const shown = zone && `${cityOf(zone)} (${describeOffset(offsetAt(now, zone))})`;
+
+  function choose({ entry, place }: (typeof found)[number]) {
+    setTyped(null);
+    onChoose(entry.zone, place);
+  }
+
+  return (
+    <View ref={all} style={styles.all}>
+      <TextField
+        label={label}
+        value={typed ?? shown ?? ''}
+        placeholder={typed === null ? placeholder : 'City, abbreviation or offset, such as +9'}
+        onFocus={() => setTyped('')}
+        onBlur={() => typed === '' && setTyped(null)}
+        onChangeText={setTyped}
+        onSubmitEditing={() => found[0] && choose(found[0])}
+      />
+      {wanted !== '' && !entries && <ActivityIndicator aria-label="Looking up zones" />}
+      {wanted !== '' && entries && found.length === 0 && (
+        <HelperText type="error" padding="none">
+          No zone goes by that. Try a city, an abbreviation such as CET, or an offset such as +9.
+        </HelperText>
+      )}
+      {found.length > 0 && (
+        <View role="group" aria-label={`${label}: found`} style={styles.all}>
+          {found.map((option) => (
+            <ZoneOption
+              key={option.entry.zone}
+              {...option}
+              now={now}
+              hourCycle={hourCycle}
+              onPress={() => choose(option)}
+            />
+          ))}
+        </View>
+      )}
+      {other && typed === null && (
+        <View style={styles.other}>
+          <Button compact onPress={other.onPress}>
+            {other.label}
+          </Button>
+        </View>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  all: { gap: 6 },
+  option: {
+    minHeight: 48,
+    borderWidth: 1,
+    borderRadius: 8,
+    paddingHorizontal: 10,
+    paddingVertical: 4,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 10,
+  },
+  text: { flex: 1, minWidth: 0 },
+  time: { fontVariant: ['tabular-nums'], fontWeight: '600' },
+  other: { alignItems: 'flex-start' },
+});
