@@ -1,6 +1,7 @@
 import type { Calendar } from '@/core/model/calendar';
 import { newCalendar } from '@/core/model/calendar';
 import { INKS } from '@/core/model/inks';
+import type { Category } from '@/core/model/others';
 
 /** The calendars of Lantern Quay Instruments' office coordinator. */
 export const CALENDARS: Calendar[] = [
@@ -26,6 +27,27 @@ export const CALENDARS: Calendar[] = [
     mark: 'cross',
     order: 6,
     kind: 'followed',
-    source: 'Saltmarsh quay office (stand-in)',
+    isClosures: true,
+    source: '/feeds/quay-closures.ics',
   }),
+];
+
+/** What the coordinator's events are about, across calendars, with words of titles that tell. */
+export const CATEGORIES: { category: Category; words: RegExp }[] = [
+  {
+    category: { id: 'lamps', name: 'Lamps', ink: INKS.Ochre, order: 0 },
+    words: /lamp|lens|wick|burner/i,
+  },
+  {
+    category: { id: 'barometers', name: 'Barometers', ink: INKS.Gentian, order: 1 },
+    words: /baromet|gauge|aneroid|mercury/i,
+  },
+  {
+    category: { id: 'freight', name: 'Freight', ink: INKS.Harbour, order: 2 },
+    words: /freight|crate|ferry|parcel|customs/i,
+  },
+  {
+    category: { id: 'money', name: 'Money', ink: INKS.Moss, order: 3 },
+    words: /invoice|cash|payroll|ledger|vat|bank|quote/i,
+  },
 ];

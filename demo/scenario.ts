@@ -1,3 +1,4 @@
+import type { Calendar } from '@/core/model/calendar';
 import type { EventTime } from '@/core/model/common';
 import type { CalendarEvent, ChangedDate } from '@/core/model/event';
 import { newEvent } from '@/core/model/event';
@@ -6,13 +7,21 @@ import type { TypedRecord } from '@/core/model/records';
 import { parseRule } from '@/core/recurrence/rule';
 import { expandRule } from '@/core/recurrence/expandRule';
 import { DAY, formatDate, formatLocal, MINUTE, parseLocal, startOfWeek } from '@/core/time/civil';
-import { CALENDARS } from './calendars';
+import { travelBetween } from '@/core/time/sheetClock';
+import { CALENDARS, CATEGORIES } from './calendars';
 import type { SeriesSpec } from './series';
 import { SERIES } from './series';
 import type { SingleSpec } from './singles';
 import { SINGLES } from './singles';
 
 const HOME = 'Europe/London';
+
+/** Where the partners are. */
+const WATCHED = [
+  { zone: 'Europe/Lisbon', label: 'Lisbon', onSheet: false },
+  { zone: 'America/Halifax', label: 'Halifax', onSheet: false },
+  { zone: 'Asia/Tokyo', label: 'Osaka', onSheet: true },
+];
 
 /** Wall ms of `HH:mm` on a day. */
 function wallAt(day: number, at: string): number {
@@ -86,6 +95,38 @@ function singleEvent(spec: SingleSpec, index: number, monday: number, now: numbe
   );
 }
 
+/** Icons by what titles say. */
+const ICONS: [RegExp, string][] = [
+  [/\bcall\b/i, 'phone-outline'],
+  [/ferry/i, 'ferry'],
+  [/\baway\b|leave/i, 'palm-tree'],
+];
+
+/** With the categories and the icon that the title tells of; what is followed has its owner's. */
+function labelled(event: CalendarEvent): CalendarEvent {
+  if (event.calendarId === 'closures') return event;
+  const categoryIds = CATEGORIES.flatMap(({ category, words }) =>
+    words.test(event.title) ? [category.id] : [],
+  );
+  const icon = ICONS.find(([words]) => words.test(event.title))?.[1];
+  return { ...event, categoryIds, ...(icon && { icon }) };
+}
+
+/** Looked at when the demo began, so that its feed is asked an hour later for the first time. */
+const withFeed = (calendar: Calendar, now: number): Calendar =>
+  calendar.kind === 'followed' && calendar.source
+    ? {
+        ...calendar,
+        feed: {
+          address: calendar.source,
+          everyMinutes: 60,
+          checked: now,
+          updated: now,
+          news: [],
+        },
+      }
+    : calendar;
+
 /** The demo: the coordinator's calendars at Lantern Quay Instruments, about four months either side of today. */
 export function demoSeed({ today, now }: { today: number; now: number }): TypedRecord[] {
   const monday = startOfWeek(today);
@@ -94,8 +135,21 @@ export function demoSeed({ today, now }: { today: number; now: number }): TypedR
     ...SINGLES.map((spec, i) => singleEvent(spec, i, monday, now)),
   ];
   return [
-    { type: 'settings', record: { ...DEFAULT_SETTINGS, zone: HOME } },
-    ...CALENDARS.map((record): TypedRecord => ({ type: 'calendar', record })),
-    ...events.map((record): TypedRecord => ({ type: 'event', record })),
+    {
+      type: 'settings',
+      record: {
+        ...DEFAULT_SETTINGS,
+        zone: HOME,
+        zones: WATCHED,
+        // Three days with the partners in Halifax, three weeks on.
+        travel: [travelBetween(monday + 22, monday + 24, 'America/Halifax')],
+      },
+    },
+    ...CALENDARS.map((calendar): TypedRecord => ({
+      type: 'calendar',
+      record: withFeed(calendar, now),
+    })),
+    ...CATEGORIES.map(({ category }): TypedRecord => ({ type: 'category', record: category })),
+    ...events.map((event): TypedRecord => ({ type: 'event', record: labelled(event) })),
   ];
 }

@@ -22,29 +22,70 @@ async function edit(page) {
   await page.getByRole('button', { name: 'Edit' }).click();
 }
 
+async function series(page) {
+  await bar(page, 'Stock count').click();
+  await page.getByRole('button', { name: 'Edit' }).click();
+  await page.getByRole('button', { name: /^Repeats/ }).click();
+  await page.getByRole('status', { name: 'Next dates' }).scrollIntoViewIfNeeded();
+}
+
+/** A date held an hour later with the keyboard: which dates should that reach? */
+async function scope(page) {
+  await bar(page, 'Bench round').first().focus();
+  await page.keyboard.down('Alt');
+  for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
+  await page.keyboard.up('Alt');
+  await page.getByRole('radio', { name: /^Every date/ }).click();
+}
+
+async function tidy(page) {
+  await page.goto(`${URL}/tidy`);
+  await page.getByRole('list', { name: 'Dates in the way' }).waitFor();
+}
+
 async function preview(page) {
   await page.goto(`${URL}/import`);
   await page.getByLabel('Calendar file').setInputFiles(path.join(ROOT, 'demo', 'ferry-office.ics'));
   await page.getByRole('button', { name: /^Bring in/ }).waitFor();
 }
 
+async function menu(page) {
+  await bar(page, 'Crate inspection').click({ button: 'right' });
+  await page.getByRole('dialog').getByRole('button', { name: 'Ink' }).waitFor();
+}
+
+/** The sheet over another span, in another form. */
+const seen = (span, form) => async (page) => {
+  await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
+  const dialog = page.getByRole('dialog', { name: 'How the sheet is seen' });
+  await dialog
+    .getByRole('radiogroup', { name: 'How long' })
+    .getByRole('radio', { name: span, exact: true })
+    .click();
+  await dialog.getByRole('radio', { name: new RegExp(`^${form}:`) }).click();
+  // The agenda shows itself once it has found its day.
+  if (form === 'Agenda') await page.getByRole('heading', { name: /24 November$/ }).waitFor();
+};
+
 const PICTURES = [
   { name: 'plan-phone', size: 'phone' },
   { name: 'plan-wide', size: 'wide' },
-  { name: 'plan-phone-dark', size: 'phone', scheme: 'dark' },
   { name: 'plan-wide-dark', size: 'wide', scheme: 'dark' },
-  {
-    name: 'details-phone',
-    size: 'phone',
-    open: (page) => bar(page, 'Barometer calibration').click(),
-  },
+  { name: 'columns-wide', size: 'wide', open: seen('Week', 'Columns') },
+  { name: 'grid-wide', size: 'wide', open: seen('Month', 'Grid') },
+  { name: 'grid-phone', size: 'phone', open: seen('Month', 'Grid') },
+  { name: 'year-phone', size: 'phone', open: seen('Year', 'Year') },
+  { name: 'agenda-phone', size: 'phone', open: seen('Week', 'Agenda') },
+  { name: 'table-wide', size: 'wide', open: seen('Month', 'Table') },
   { name: 'add-phone', size: 'phone', open: jot },
-  { name: 'add-wide', size: 'wide', open: jot },
-  { name: 'editor-phone', size: 'phone', open: edit },
   { name: 'editor-wide', size: 'wide', open: edit },
-  { name: 'import-phone', size: 'phone', open: preview },
+  { name: 'series-phone', size: 'phone', open: series },
+  { name: 'scope-wide', size: 'wide', open: scope },
+  { name: 'tidy-wide', size: 'wide', open: tidy },
+  { name: 'today-phone', size: 'phone', open: (page) => page.goto(`${URL}/today`) },
   { name: 'import-wide', size: 'wide', open: preview },
-  { name: 'calendars-phone', size: 'phone', open: (page) => page.goto(`${URL}/calendars`) },
+  { name: 'menu-wide', size: 'wide', open: menu },
+  { name: 'calendars-wide', size: 'wide', open: (page) => page.goto(`${URL}/calendars`) },
   { name: 'settings-phone', size: 'phone', open: (page) => page.goto(`${URL}/settings`) },
 ];
 
@@ -60,7 +101,7 @@ async function take(browser, { name, size, scheme = 'light', open }) {
   await context.clock.install({ time: NOW });
   const page = await context.newPage();
   await page.goto(URL);
-  await bar(page, 'Lamp 14 strip-down').waitFor();
+  await bar(page, 'Lamp 14 strip-down').first().waitFor();
   await open?.(page);
   // What fades in has done so once the page's clock has gone on.
   await page.clock.runFor(2000);
@@ -73,10 +114,14 @@ ensurePackages();
 ensureBrowser();
 ensureBuilt();
 mkdirSync(path.join(ROOT, 'docs', 'screenshots'), { recursive: true });
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', '--demo'], {
-  cwd: ROOT,
-  env: { ...process.env, PORT },
-});
+const server = spawn(
+  process.execPath,
+  ['--import', 'tsx', 'server/main.ts', '--demo', '--today=2026-11-24'],
+  {
+    cwd: ROOT,
+    env: { ...process.env, PORT },
+  },
+);
 await new Promise((resolve, reject) => {
   server.stdout.once('data', resolve);
   server.stderr.once('data', (text) => reject(new Error(String(text))));

@@ -56,6 +56,7 @@ const SOURCES = [
   'app.json',
   'metro.config.js',
   'babel.config.js',
+  'scripts/offline.mjs',
   'package-lock.json',
 ];
 const isSource = (name) => !/\.test\.tsx?$|testdata|^fonts$/.test(name);
@@ -99,6 +100,9 @@ export function ensureBuilt({ force = false } = {}) {
   copyFonts();
   must('Building', 'npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], {
     env: OFFLINE,
+    quiet: true,
+  });
+  must('Keeping the app for use offline', process.execPath, ['scripts/offline.mjs'], {
     quiet: true,
   });
   writeFileSync(stamp, sources);
