@@ -8,6 +8,7 @@ import { DAY } from '../src/core/time/civil';
 import { Engine } from '../src/engine/engine';
 import { firstSeed } from '../src/engine/firstSeed';
 import { MemoryStore } from '../src/engine/testing/memoryStore';
+import { outside } from '@/engine/testing/outside';
 import { WEEK_FROM } from './data';
 import { median, report, worst } from './report';
 
@@ -18,7 +19,11 @@ async function load(events: readonly CalendarEvent[]): Promise<Engine> {
   for (const { type, record } of firstSeed())
     if (type === 'calendar') store.texts.set(`calendar/${record.id}`, writeRecord(type, record));
   for (const event of events) store.texts.set(`event/${event.id}`, writeRecord('event', event));
-  const engine = new Engine(store, { alone: (work) => work(), announce: () => undefined });
+  const engine = new Engine(
+    store,
+    { alone: (work) => work(), announce: () => undefined },
+    outside(),
+  );
   const before = performance.now();
   await new Promise<void>((resolve) => {
     void engine.open(firstSeed, (status) => status.ready && resolve());
@@ -65,7 +70,7 @@ export async function benchEngine(events: readonly CalendarEvent[]): Promise<voi
   report('the same series over a week by rrule-temporal', library, 'ms');
   report('rrule-temporal takes, times as long', library / median(times), '×');
   const writing = performance.now();
-  const { text } = engine.exportCalendars(null);
+  const { text } = engine.exportCalendars({ calendarIds: null });
   report(`export of ${(text.length / 1e6).toFixed(1)} MB`, performance.now() - writing, 'ms');
 }
 
