@@ -1,4 +1,4 @@
-import { bar, expect, message, openDemo, panel, test } from './fixtures';
+import { bar, expect, message, openDemo, panel, test, goTo } from './fixtures';
 
 test('an event is edited in every field and keeps it over a reload', async ({ page }) => {
   await openDemo(page);
@@ -96,7 +96,7 @@ test('a removed event waits in Removed and can be brought back', async ({ page }
   await panel(page, 'Pilot station survey').getByRole('button', { name: 'Remove' }).click();
   await expect(message(page, 'Removed “Pilot station survey”')).toBeVisible();
   await expect(bar(page, 'Pilot station survey')).toHaveCount(0);
-  await page.getByRole('link', { name: 'Removed' }).click();
+  await goTo(page, 'Removed');
   await page.getByRole('button', { name: 'Bring back Pilot station survey' }).click();
   await expect(page.getByText('Nothing is here.')).toBeVisible();
   await page.getByRole('link', { name: 'Plan' }).click();
@@ -107,7 +107,7 @@ test('clearing for good asks first, and then is for good', async ({ page }) => {
   await openDemo(page);
   await bar(page, 'Lamp 14 strip-down').click();
   await panel(page, 'Lamp 14 strip-down').getByRole('button', { name: 'Remove' }).click();
-  await page.getByRole('link', { name: 'Removed' }).click();
+  await goTo(page, 'Removed');
   await page.getByRole('button', { name: 'Clear for good…' }).click();
   await page.getByRole('button', { name: 'Keep them' }).click();
   await expect(page.getByRole('button', { name: 'Keep them' })).toBeHidden();

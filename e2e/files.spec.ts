@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { bar, expect, message, openOwn, test } from './fixtures';
+import { bar, expect, message, openOwn, panel, test } from './fixtures';
 
 const CRLF = '\r\n';
 const calendarFile = (...lines: string[]) =>
@@ -42,7 +42,7 @@ const FERRY = calendarFile(
 
 async function choose(page: Page, name: string, content: string | Buffer) {
   await page.getByRole('link', { name: 'Calendars' }).click();
-  await page.getByRole('button', { name: 'Import a file' }).click();
+  await page.getByRole('button', { name: 'Import files' }).click();
   await page
     .getByLabel('Calendar file')
     .setInputFiles({ name, mimeType: 'text/calendar', buffer: Buffer.from(content) });
@@ -99,14 +99,16 @@ test('a dropped file is read too', async ({ page, isPhone }) => {
   test.skip(isPhone, 'Files are dropped by mouse.');
   await openOwn(page);
   await page.goto('/import');
-  await expect(page.getByText('Drop a calendar file (.ics) here, or')).toBeVisible();
+  await expect(
+    page.getByText('Drop calendar files (.ics) or a table (.csv) here, or'),
+  ).toBeVisible();
   const transfer = await page.evaluateHandle((text) => {
     const data = new DataTransfer();
     data.items.add(new File([text], 'dropped.ics', { type: 'text/calendar' }));
     return data;
   }, FERRY);
   await page
-    .getByText('Drop a calendar file (.ics) here, or')
+    .getByText('Drop calendar files (.ics) or a table (.csv) here, or')
     .dispatchEvent('drop', { dataTransfer: transfer });
   await expect(page.getByRole('heading', { name: 'dropped.ics' })).toBeVisible();
 });
@@ -130,7 +132,7 @@ for (const [what, name, content, reason] of [
   test(`${what} gives a clear message and changes nothing`, async ({ page }) => {
     await openOwn(page);
     await page.getByRole('link', { name: 'Calendars' }).click();
-    await page.getByRole('button', { name: 'Import a file' }).click();
+    await page.getByRole('button', { name: 'Import files' }).click();
     if (typeof content === 'string') {
       await page
         .getByLabel('Calendar file')
@@ -165,7 +167,9 @@ test('a large file shows its progress and can be stopped', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Reading many.ics' })).toBeVisible();
   await expect(page.getByText(/of 20,000 entries/)).toBeVisible();
   await page.getByRole('button', { name: 'Stop' }).click();
-  await expect(page.getByText('Drop a calendar file (.ics) here, or')).toBeVisible();
+  await expect(
+    page.getByText('Drop calendar files (.ics) or a table (.csv) here, or'),
+  ).toBeVisible();
   await page.getByRole('link', { name: 'Calendars' }).click();
   await expect(page.getByText('0 events')).toBeVisible();
 });
@@ -174,8 +178,9 @@ test('what came in goes out with nothing lost', async ({ page }) => {
   await openOwn(page);
   await bringIn(page, 'ferry.ics', FERRY);
   await page.getByRole('link', { name: 'Calendars' }).click();
+  await page.getByRole('button', { name: 'More for Ferry office' }).click();
   const waiting = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export Ferry office' }).click();
+  await panel(page, 'Ferry office').getByRole('button', { name: 'Export' }).click();
   const download = await waiting;
   expect(download.suggestedFilename()).toBe('Ferry office.ics');
   const chunks: Buffer[] = [];

@@ -103,16 +103,6 @@ test('a whole day is moved by days', async ({ page, isPhone }) => {
   await expect(bars.first()).toHaveAccessibleName(/Wed,? 25 Nov – Thu,? 26 Nov, Leave, away/);
 });
 
-test('a date of a series says why it stays', async ({ page, isPhone }) => {
-  await openDemo(page);
-  const from = await middleOf(page, 'Freight quotes');
-  const to = { x: from.x + 120, y: from.y };
-  if (isPhone) await touchDrag(page, [from, to], 400);
-  else await mouseDrag(page, from, to);
-  await expect(message(page, /This event repeats\. Single dates can’t be moved yet/)).toBeVisible();
-  await expect(bar(page, 'Freight quotes')).toHaveAccessibleName(/09:00 – 10:00/);
-});
-
 test('a finger that moves at once scrolls and moves nothing', async ({ page, isPhone }) => {
   test.skip(!isPhone, 'Touch only.');
   await openDemo(page);

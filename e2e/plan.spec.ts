@@ -5,6 +5,7 @@ import {
   message,
   openDemo,
   panel,
+  pickDay,
   sheet,
   spotOf,
   test,
@@ -15,8 +16,8 @@ test('the week shows its events with their true place, and says how booked it is
   page,
 }) => {
   await openDemo(page);
-  await expect(page.getByRole('heading', { name: '23 – 29 November' })).toBeVisible();
-  await expect(page.getByText(/^Week 48 · [\d.]+ h booked · demo$/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^23 – 29 Nov/ })).toBeVisible();
+  await expect(page.getByText(/^Week 48 · [\d.]+ h( booked)? · demo$/)).toBeVisible();
   await expect(
     sheet(page).getByRole('button', { name: /^Tuesday,? 24 November 2026, today/ }),
   ).toBeVisible();
@@ -48,9 +49,9 @@ test('weeks are turned by buttons, Today, the ruler and a date', async ({ page }
   await expect(bar(page, 'Lamp 14 reassembly')).toBeVisible();
   await page.getByRole('button', { name: 'Week before' }).click();
   await page.getByRole('button', { name: 'Week before' }).click();
-  await expect(page.getByRole('heading', { name: '16 – 22 November' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^16 – 22 Nov/ })).toBeVisible();
   await page.getByRole('button', { name: 'Today' }).click();
-  await expect(page.getByRole('heading', { name: '23 – 29 November' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^23 – 29 Nov/ })).toBeVisible();
 
   const ruler = page.getByRole('slider', { name: 'Weeks' });
   await expect(ruler).toHaveAttribute('aria-valuetext', /^Week 48, [\d.]+ h booked$/);
@@ -59,11 +60,8 @@ test('weeks are turned by buttons, Today, the ruler and a date', async ({ page }
   await expect(page.getByRole('heading', { name: '30 Nov – 6 Dec' })).toBeVisible();
 
   await page.getByRole('button', { name: /choose a date/ }).click();
-  await page.getByRole('button', { name: '14', exact: true }).first().click();
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(
-    page.getByRole('heading', { name: /9 – 15 November|14 – 20 December/ }),
-  ).toBeVisible();
+  await pickDay(page, '14 November 2026');
+  await expect(page.getByRole('heading', { name: /^9 – 15 Nov/ })).toBeVisible();
 });
 
 test('the week that was shown is still shown after a reload', async ({ page }) => {
@@ -113,7 +111,7 @@ test('details tell everything, and close by Escape with the focus back on the ba
   await expect(details.getByText('18:45 – 19:30 in Tokyo')).toBeVisible();
   await expect(details.getByText('Small office')).toBeVisible();
   await expect(details.getByText('Mr Hayashi’s team. Agree crate sizes first.')).toBeVisible();
-  await expect(details.getByText(/This event repeats/)).toBeVisible();
+  await expect(details.getByText('Every Monday')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(details).toBeHidden();
   await expect(bar(page, 'Osaka call: lens order')).toBeFocused();
