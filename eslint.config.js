@@ -11,7 +11,7 @@ const MAY_IMPORT = {
   engine: ['engine', 'core', 'demo'],
   demo: ['demo', 'core'],
   core: ['core'],
-  server: ['server'],
+  server: ['server', 'demo', 'core'],
 };
 
 const FOLDERS = { app: 'app', demo: 'demo', server: 'server' };

@@ -30,6 +30,8 @@ export default defineConfig({
     launchOptions,
     locale: 'en-GB',
     timezoneId: 'Europe/London',
+    // Keeping the app for use offline takes time; the test of it allows it.
+    serviceWorkers: 'block',
     screenshot: 'only-on-failure',
   },
   projects: [
@@ -40,7 +42,7 @@ export default defineConfig({
     { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
   ],
   webServer: {
-    command: `node --import tsx server/main.ts --demo`,
+    command: `node --import tsx server/main.ts --demo --today=2026-11-24`,
     env: { PORT: String(PORT) },
     url: `http://localhost:${PORT}`,
     reuseExistingServer: false,
