@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
 import { Title } from './Title';
@@ -21,7 +21,8 @@ export function Dialog({ title, onClose, children, footer }: Props) {
   const palette = usePalette();
   const element = useRef<HTMLDialogElement>(null);
 
-  useEffect(() => {
+  // Before the page is drawn: closed any later, it would take the focus from where it went since.
+  useLayoutEffect(() => {
     const dialog = element.current;
     dialog?.showModal();
     return () => dialog?.close();
