@@ -206,7 +206,7 @@ export class Engine {
 
   /** What happens from a day on or back, as far as it is in sight. */
   agendaPage(request: AgendaRequest, sight: Sight = ALL_IN_SIGHT): AgendaPage {
-    return agendaPage(request, (window) => this.occurrences(window, sight).occurrences);
+    return agendaPage(request, (window) => this.occurrences(window, sight));
   }
 
   lenses(): Lens[] {

@@ -114,9 +114,7 @@ export class Keeper {
   async keep(file: Blob & { name: string }): Promise<Attachment> {
     if (file.size > MOST_BYTES) {
       const megabytes = Math.ceil(file.size / 1024 / 1024);
-      throw new FileError(
-        `${file.name} is ${megabytes} MB. Files of up to 25 MB can be kept with an event.`,
-      );
+      throw new FileError(`${file.name} is ${megabytes} MB. Files of up to 25 MB can be kept.`);
     }
     const id = nanoid(12);
     await this.files.put({ [id]: toBase64(new Uint8Array(await file.arrayBuffer())) });
@@ -140,11 +138,12 @@ export class Keeper {
       .sort((a, b) => b.bytes - a.bytes);
   }
 
-  /** Takes away contents that no event has any more, removed ones included. */
+  /** Takes away contents that neither an event, removed ones included, nor the settings have any more. */
   async clearUnused(): Promise<void> {
-    const used = new Set(
-      this.repository.all('event').flatMap(({ attachments }) => attachments.map(({ id }) => id)),
-    );
+    const used = new Set([
+      ...this.repository.all('event').flatMap(({ attachments }) => attachments.map(({ id }) => id)),
+      ...this.repository.all('settings').flatMap(({ todayPicture }) => todayPicture?.id ?? []),
+    ]);
     const ids = await this.files.ids();
     await this.files.remove(ids.filter((id) => !used.has(id)));
   }

@@ -102,27 +102,31 @@ test('the agenda looks over empty months for its next events, and back', async (
     event('Before', TODAY - 200),
   ]);
   const zone = 'Europe/London';
-  const page = engine.agendaPage({ day: TODAY, direction: 'around', zone });
-  expect(page.occurrences.map(({ title }) => title)).toEqual(['Before', 'Near', 'Far']);
-  expect(page.fromDay).toBeLessThan(TODAY - 200);
-  expect(page.toDay).toBeGreaterThan(TODAY + 300);
+  const on = engine.agendaPage({ day: TODAY, direction: 'on', zone });
+  expect(on.occurrences.map(({ title }) => title)).toEqual(['Near', 'Far']);
+  expect(on.toDay).toBeGreaterThan(TODAY + 300);
+  const back = engine.agendaPage({ day: TODAY, direction: 'back', zone });
+  expect(back.occurrences.map(({ title }) => title)).toEqual(['Before']);
+  expect(back.fromDay).toBeLessThan(TODAY - 200);
 });
 
 test('a page of the agenda ends once it is full, and the next begins where it ended', () => {
   const asked: number[] = [];
   const query = ({ fromDay }: { fromDay: number }) => {
     asked.push(fromDay);
-    return Array.from({ length: 25 }, (_, i) => ({ id: `${fromDay} ${i}` }) as never);
+    const occurrences = Array.from({ length: 25 }, (_, i) => ({ id: `${fromDay} ${i}` }) as never);
+    return { occurrences, hidden: 3 };
   };
   const first = agendaPage({ day: 0, direction: 'on', zone: 'UTC' }, query);
   expect(first.occurrences).toHaveLength(50);
+  expect(first.hidden).toBe(6);
   const next = agendaPage({ day: first.toDay, direction: 'on', zone: 'UTC' }, query);
   expect(next.fromDay).toBe(first.toDay);
   expect(new Set(asked).size).toBe(asked.length);
 });
 
 test('an event that reaches over the edge of two windows is on a page once', () => {
-  const query = () => [{ id: 'Refit' } as never];
-  const page = agendaPage({ day: 0, direction: 'around', zone: 'UTC' }, query);
+  const query = () => ({ occurrences: [{ id: 'Refit' } as never], hidden: 0 });
+  const page = agendaPage({ day: 0, direction: 'back', zone: 'UTC' }, query);
   expect(page.occurrences).toHaveLength(1);
 });

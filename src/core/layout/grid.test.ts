@@ -3,7 +3,8 @@ import { at, timed, TODAY, wholeDays } from '../testing/occurrences';
 import { layoutGrid } from './grid';
 
 const MONDAY = TODAY - 1;
-const frame = { fromDay: MONDAY, weeks: 2, lines: 3, openWeek: null };
+const WHOLE = [0, 1, 2, 3, 4, 5, 6];
+const frame = { fromDay: MONDAY, weeks: 2, lines: 3, openWeek: null, offsets: WHOLE };
 
 test('a long event lies on one line across its days, and is cut where the week ends', () => {
   const [first, second] = layoutGrid(frame, [
@@ -18,6 +19,30 @@ test('a long event lies on one line across its days, and is cut where the week e
     cutEnd: true,
   });
   expect(second!.bars[0]).toMatchObject({ column: 0, columns: 2, cutStart: true, cutEnd: false });
+});
+
+test('without weekends what lies on them alone has no cell, and what goes over them is cut short', () => {
+  const weekdays = { ...frame, offsets: [0, 1, 2, 3, 4] };
+  const [first, second] = layoutGrid(weekdays, [
+    timed('Saturday market', MONDAY + 5, at(9), at(10)),
+    wholeDays('Refit', MONDAY + 4, 5),
+  ]);
+  expect(first!.bars).toMatchObject([
+    { occurrence: { title: 'Refit' }, column: 4, columns: 1, cutEnd: true },
+  ]);
+  expect(second!.bars).toMatchObject([{ column: 0, columns: 2, cutStart: true }]);
+  expect(first!.more).toHaveLength(5);
+});
+
+test('a week that begins on Sunday has its working days in the middle', () => {
+  const [week] = layoutGrid({ ...frame, fromDay: MONDAY - 1, offsets: [1, 2, 3, 4, 5] }, [
+    wholeDays('Refit', MONDAY - 1, 2),
+    timed('Call', MONDAY + 1, at(9), at(10)),
+  ]);
+  expect(week!.bars).toMatchObject([
+    { column: 0, columns: 1, cutStart: false },
+    { column: 1, columns: 1 },
+  ]);
 });
 
 const five = Array.from({ length: 5 }, (_, i) => timed(`e${i}`, TODAY, at(9 + i), at(10 + i)));

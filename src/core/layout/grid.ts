@@ -1,4 +1,6 @@
 import type { Occurrence } from '../agenda/occurrence';
+import type { Weekday } from '../time/civil';
+import { startOfWeek } from '../time/civil';
 import { daysOf, isTop } from './parts';
 
 /** Weeks under each other, a cell a day, events on lines of the cells. */
@@ -8,6 +10,8 @@ export interface GridFrame {
   weeks: number;
   /** Lines that a cell has room for. */
   lines: number;
+  /** Days of a week that have a cell, from 0, in order: all seven, or those without a weekend. */
+  offsets: readonly number[];
   /** The week whose cells show everything, from 0; null when none does. */
   openWeek: number | null;
 }
@@ -28,7 +32,7 @@ export interface GridWeek {
   /** First day (day number). */
   day: number;
   bars: GridBar[];
-  /** Events of each day that found no line. */
+  /** Events of each cell that found no line. */
   more: number[];
   /** Lines that are used, the line of "more" included. */
   lines: number;
@@ -44,25 +48,35 @@ function byLine(a: Stretch, b: Stretch): number {
 
 type Stretch = Omit<GridBar, 'line'>;
 
-function stretchIn(occurrence: Occurrence, day: number): Stretch | null {
+/** The cells of a week that an event covers; null when it lies on none of them. */
+function stretchIn(
+  occurrence: Occurrence,
+  day: number,
+  offsets: readonly number[],
+): Stretch | null {
   const { first, past } = daysOf(occurrence);
-  if (past <= day || first >= day + DAYS) return null;
-  const column = Math.max(0, first - day);
-  return {
-    occurrence,
-    column,
-    columns: Math.min(DAYS, past - day) - column,
-    cutStart: first < day,
-    cutEnd: past > day + DAYS,
-  };
+  const column = offsets.findIndex((offset) => day + offset >= first);
+  const columns = offsets.filter((offset) => day + offset >= first && day + offset < past).length;
+  if (columns === 0) return null;
+  return { occurrence, column, columns, cutStart: first < day, cutEnd: past > day + DAYS };
 }
 
 const cellsOf = ({ column, columns }: Stretch) =>
   Array.from({ length: columns }, (_, i) => column + i);
 
+/** The frame's weeks for days in order, the same ones of every week. `firstWeekday` is where weeks begin. */
+export function weeksOf(
+  days: readonly number[],
+  firstWeekday: Weekday,
+): Pick<GridFrame, 'fromDay' | 'weeks' | 'offsets'> {
+  const fromDay = startOfWeek(days[0]!, firstWeekday);
+  const offsets = days.filter((day) => day < fromDay + DAYS).map((day) => day - fromDay);
+  return { fromDay, weeks: days.length / offsets.length, offsets };
+}
+
 /** Gives each stretch the first line that is free in all of its cells. */
-function onLines(stretches: readonly Stretch[]): GridBar[] {
-  const taken: boolean[][] = Array.from({ length: DAYS }, () => []);
+function onLines(stretches: readonly Stretch[], width: number): GridBar[] {
+  const taken: boolean[][] = Array.from({ length: width }, () => []);
   return stretches.map((stretch) => {
     const cells = cellsOf(stretch);
     let line = 0;
@@ -74,10 +88,11 @@ function onLines(stretches: readonly Stretch[]): GridBar[] {
 
 function layoutWeek(frame: GridFrame, occurrences: readonly Occurrence[], week: number): GridWeek {
   const day = frame.fromDay + week * DAYS;
-  const stretches = occurrences.flatMap((o) => stretchIn(o, day) ?? []);
-  const bars = onLines(stretches.sort(byLine));
+  const { offsets } = frame;
+  const stretches = occurrences.flatMap((o) => stretchIn(o, day, offsets) ?? []);
+  const bars = onLines(stretches.sort(byLine), offsets.length);
   const needed = bars.reduce((most, { line }) => Math.max(most, line + 1), 0);
-  const more = new Array<number>(DAYS).fill(0);
+  const more = new Array<number>(offsets.length).fill(0);
   if (frame.openWeek === week || needed <= frame.lines) return { day, bars, more, lines: needed };
   // The last line says how many there are besides.
   const room = Math.max(0, frame.lines - 1);

@@ -1,5 +1,6 @@
 import type { Occurrence } from '../agenda/occurrence';
 import { DAY, MINUTE } from '../time/civil';
+import type { DayRange } from '../view/spans';
 
 /** Whole-day and long events: they stand on top of a day, not among its hours. */
 export const isTop = (o: Pick<Occurrence, 'wholeDay' | 'start' | 'end'>) =>
@@ -33,4 +34,18 @@ export function daysOf(o: Pick<Occurrence, 'start' | 'end'>): { first: number; p
 export function nthDay(o: Pick<Occurrence, 'start' | 'end'>, day: number) {
   const { first, past } = daysOf(o);
   return { nth: day - first + 1, of: past - first };
+}
+
+/** How many occurrences lie in a range, but on none of its shown days. */
+export function countLeftOut(occurrences: readonly Occurrence[], range: DayRange): number {
+  const { from, to, days } = range;
+  if (days.length === to - from) return 0;
+  const shown = new Set(days);
+  const isShown = (o: Occurrence) => {
+    const { first, past } = daysOf(o);
+    for (let day = Math.max(first, from); day < Math.min(past, to); day++)
+      if (shown.has(day)) return true;
+    return past <= from || first >= to;
+  };
+  return occurrences.filter((o) => !isShown(o)).length;
 }

@@ -22,6 +22,7 @@ const frame: RowsFrame = {
   tallLaneHeight: null,
   topHeight: 20,
   padding: 4,
+  countWidth: 66,
   labelWidth: ({ title }) => title.length * 7,
 };
 

@@ -24,6 +24,8 @@ export interface RowsFrame {
   tallLaneHeight: number | null;
   topHeight: number;
   padding: number;
+  /** Room for the count of events outside the shown hours. */
+  countWidth: number;
   /** Width of an occurrence's label, with one line or two. */
   labelWidth(occurrence: Occurrence, tall: boolean): number;
 }
@@ -83,8 +85,6 @@ export interface RowsLayout {
 const MIN_BAR = 7;
 /** Where a label begins on its bar: after the edge and the mark. */
 const LABEL_OFFSET = 21;
-/** Room for the count of events outside the shown hours. */
-export const COUNT_WIDTH = 66;
 /** Widths to hold labels to, one after the other, until the rows fit. */
 const LABEL_LIMITS = [Infinity, 150, 110, 80];
 
@@ -184,10 +184,15 @@ function packDay(frame: RowsFrame, content: DayContent, tall: boolean, maxLabel:
       labelWidth,
     };
   });
-  const count = (from: number) => ({ from, to: from + COUNT_WIDTH, labelOffset: 0, labelWidth: 0 });
+  const count = (from: number) => ({
+    from,
+    to: from + frame.countWidth,
+    labelOffset: 0,
+    labelWidth: 0,
+  });
   const counts = [
     ...(content.before ? [count(0)] : []),
-    ...(content.after ? [count(frame.width - COUNT_WIDTH)] : []),
+    ...(content.after ? [count(frame.width - frame.countWidth)] : []),
   ];
   const { places, lanes } = packLanes([...items, ...counts], frame.width, maxLabel);
   const bars = content.timed.map(({ occurrence, from, to, cutStart, cutEnd }, i): RowBar => {

@@ -1,6 +1,7 @@
 import { travelProblem } from '../time/sheetClock';
 import { hexColour, id, instant, jcalComponent, plainDate, zoneName } from './common';
-import { namedPeriod, periodRun } from './view';
+import { ACCENTS, DATE_ORDERS, DENSITIES, LARGEST_ZOOM, LEAST_ZOOM, TEXT_SIZES } from './look';
+import { namedPeriod, periodRun, span } from './view';
 import { z } from './zod';
 
 export const task = z.object({
@@ -86,8 +87,28 @@ export const settings = z.object({
   upcomingBack: z.number().int().min(0).max(60).default(0),
   /** Whether keys of one letter do things on the sheet. */
   hasKeys: z.boolean().default(true),
-  /** The lens that a new window opens with. */
+  /** The lens that a new window opens with, or else the span; without both it opens as the last was left. */
   defaultLensId: id.nullable().default(null),
+  startSpan: span.nullable().default(null),
+  /** How the parts of a date follow each other. */
+  dateOrder: z.enum(DATE_ORDERS).nullable().default(null),
+  /** Whether spans of a week and more have Saturdays and Sundays, and whether weeks are numbered. */
+  hasWeekends: z.boolean().default(true),
+  hasWeekNumbers: z.boolean().default(true),
+  /** Whether what is over stands back. */
+  isPastDim: z.boolean().default(false),
+  /** Whether what private events are called and where they are is shown on the sheet. */
+  hasPrivateTitles: z.boolean().default(true),
+  accent: z.enum(ACCENTS).default('spruce'),
+  textSize: z.enum(TEXT_SIZES).default('usual'),
+  density: z.enum(DENSITIES).default('usual'),
+  /** How large the sheet's rows and hours are, in shares of their usual size. */
+  zoom: z.number().min(LEAST_ZOOM).max(LARGEST_ZOOM).default(1),
+  /** The picture behind Today; what is in it is kept with the attachments. */
+  todayPicture: z
+    .object({ id, name: z.string(), bytes: z.number().int() })
+    .nullable()
+    .default(null),
   /** Which column of a table file means what, by the columns' names. */
   csvColumns: z.record(z.string(), z.record(z.string(), z.string())).default({}),
   workweek,
@@ -118,6 +139,17 @@ export const DEFAULT_SETTINGS: Settings = {
   upcomingBack: 0,
   hasKeys: true,
   defaultLensId: null,
+  startSpan: null,
+  dateOrder: null,
+  hasWeekends: true,
+  hasWeekNumbers: true,
+  isPastDim: false,
+  hasPrivateTitles: true,
+  accent: 'spruce',
+  textSize: 'usual',
+  density: 'usual',
+  zoom: 1,
+  todayPicture: null,
   csvColumns: {},
   workweek: {
     days: [officeDay, officeDay, homeDay, officeDay, homeDay, dayOff, dayOff],

@@ -1,3 +1,4 @@
+import type { DateOrder } from '../model/look';
 import type { Weekday } from './civil';
 import { civilDate, DAY, dayOfWall, minuteOfDay, weekdayOf } from './civil';
 
@@ -8,6 +9,17 @@ export interface Wording {
   /** BCP 47 tag, for the order of date parts. */
   locale: string;
   hourCycle: HourCycle;
+}
+
+/** English as it is written where dates have that order: "24 Nov 2026", "Nov 24, 2026", "2026-11-24" in figures. */
+const LOCALES: Record<DateOrder, string> = { day: 'en-GB', month: 'en-US', year: 'en-CA' };
+
+export const localeOf = (order: DateOrder): string => LOCALES[order];
+
+/** Whether the month of a date in figures stands before its day. */
+export function isMonthFirst({ locale }: Pick<Wording, 'locale'>): boolean {
+  const parts = format(locale, { day: 'numeric', month: 'numeric' }).formatToParts(0);
+  return parts.find(({ type }) => type === 'day' || type === 'month')?.type === 'month';
 }
 
 const formats = new Map<string, Intl.DateTimeFormat>();

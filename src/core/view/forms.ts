@@ -21,6 +21,10 @@ const LEAST: Record<Form, number> = {
   table: 1,
 };
 
+/** Whether a form draws each day for itself, so that days can be left out of it. */
+export const showsSingleDays = (form: Form) =>
+  form === 'rows' || form === 'columns' || form === 'grid';
+
 /** Whether a span of so many days can be drawn in a form. */
 export const suits = (form: Form, days: number) => days >= LEAST[form] && days <= MOST[form];
 

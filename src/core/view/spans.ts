@@ -81,6 +81,16 @@ export function rangeOf({ span, day }: Place, setting: SpanSetting): DayRange {
   }
 }
 
+/** From this many days on a span can do without its weekends; a shorter one shows the days that it names. */
+const WEEKENDLESS = WEEK;
+const SATURDAY = 5;
+
+/** The range without its Saturdays and Sundays, where it is long enough to spare them. */
+export function withoutWeekends(range: DayRange): DayRange {
+  if (range.days.length < WEEKENDLESS) return range;
+  return { ...range, days: range.days.filter((day) => weekdayOf(day) < SATURDAY) };
+}
+
 /** Whole weeks around a range. */
 export function wholeWeeks({ from, to }: DayRange, firstWeekday: Weekday): DayRange {
   const first = startOfWeek(from, firstWeekday);
