@@ -61,6 +61,7 @@ const NAMES = [
   'gift-outline',
   'hammer',
   'home-outline',
+  'image-outline',
   'key-outline',
   'keyboard-outline',
   'layers-outline',

@@ -44,14 +44,14 @@ export function useActions() {
   const { say, complain } = useMessages();
   const client = useQueryClient();
   return useMemo(() => {
-    async function commit(label: string, edits: Edit[]): Promise<boolean> {
+    async function commit(label: string, edits: Edit[], isQuiet = false): Promise<boolean> {
       if (!engine) {
         complain('Your calendars are still being opened. Try again in a moment.');
         return false;
       }
       try {
         await engine.commit({ label, at: Date.now(), edits });
-        say(label, 'undo');
+        if (!isQuiet) say(label, 'undo');
         return true;
       } catch (error) {
         complain(`That could not be kept: ${(error as Error).message}.`);
@@ -282,6 +282,11 @@ export function useActions() {
         ),
       set: (before: Settings, fields: Partial<Settings>, label: string) =>
         change(label, [{ type: 'settings', before, after: { ...before, ...fields } }]),
+      /** As `set`, for what is seen to change anyway: no message says so. */
+      setQuietly: (before: Settings, fields: Partial<Settings>, label: string) =>
+        inTurn(() =>
+          commit(label, [{ type: 'settings', before, after: { ...before, ...fields } }], true),
+        ),
     };
   }, [engine, say, complain, client]);
 }

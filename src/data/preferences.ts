@@ -4,6 +4,9 @@ import { workdaysOf } from '@/core/model/workweek';
 import type { Weekday } from '@/core/time/civil';
 import { sheetClock } from '@/core/time/sheetClock';
 import type { Wording } from '@/core/time/words';
+import { localeOf } from '@/core/time/words';
+import type { Scale } from '@/core/view/scale';
+import { scaleOf } from '@/core/view/scale';
 import { browserFirstWeekday, browserHourCycle, browserLocale, browserZone } from './browser';
 import { useSettings } from './queries';
 
@@ -18,6 +21,8 @@ export interface Preferences {
   workdays: readonly Weekday[];
   firstWeekday: Weekday;
   wording: Wording;
+  /** What sizes of the sheet are multiplied by. */
+  scale: Scale;
 }
 
 export function usePreferences(): Preferences {
@@ -30,7 +35,11 @@ export function usePreferences(): Preferences {
       clock: sheetClock(zone, settings.travel),
       workdays: workdaysOf(settings.workweek),
       firstWeekday: (settings.firstWeekday ?? browserFirstWeekday()) as Weekday,
-      wording: { locale: browserLocale(), hourCycle: settings.hourCycle ?? browserHourCycle() },
+      wording: {
+        locale: settings.dateOrder ? localeOf(settings.dateOrder) : browserLocale(),
+        hourCycle: settings.hourCycle ?? browserHourCycle(),
+      },
+      scale: scaleOf(settings),
     };
   }, [settings]);
 }

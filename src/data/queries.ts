@@ -1,3 +1,4 @@
+import type { InfiniteData } from '@tanstack/react-query';
 import {
   keepPreviousData,
   useInfiniteQuery,
@@ -8,13 +9,16 @@ import { useEffect, useMemo, useRef } from 'react';
 import type { Window } from '@/core/agenda/occurrence';
 import type { CalendarEvent } from '@/core/model/event';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
-import type { AgendaRequest } from '@/engine/agendaPages';
+import type { AgendaPage, AgendaRequest } from '@/engine/agendaPages';
 import type { RemoteEngine } from '@/engine/client';
 import type { SweepRequest } from '@/engine/sweeper';
 import type { Sight } from '@/core/view/sight';
+import { withoutPrivate } from '@/core/view/privacy';
 import { ALL_IN_SIGHT } from '@/core/view/sight';
 import { useEngine } from './engineContext';
 import { useNow } from './now';
+
+type PageParam = Omit<AgendaRequest, 'zone'>;
 
 export const OCCURRENCES = 'occurrences';
 
@@ -22,10 +26,15 @@ export const OCCURRENCES = 'occurrences';
 function useEngineQuery<T>(
   key: readonly unknown[],
   ask: (engine: RemoteEngine) => Promise<T>,
-  { enabled = true, keep = true } = {},
+  {
+    enabled = true,
+    keep = true,
+    select,
+  }: { enabled?: boolean; keep?: boolean; select?: (data: T) => T } = {},
 ) {
   const { engine } = useEngine();
   return useQuery({
+    ...(select && { select }),
     queryKey: key,
     queryFn: () => ask(engine!),
     enabled: engine !== null && enabled,
@@ -41,12 +50,20 @@ const occurrencesKey = ({ fromDay, toDay, zone }: Window, sight: Sight) => [
   sight,
 ];
 
+type Found = Awaited<ReturnType<RemoteEngine['occurrences']>>;
+
+const withoutPrivateOnes = (found: Found): Found => ({
+  ...found,
+  occurrences: found.occurrences.map(withoutPrivate),
+});
+
 /** What happens in a window, as far as it is in sight. */
 export function useOccurrences(window: Window, sight = ALL_IN_SIGHT, enabled = true) {
+  const { hasPrivateTitles } = useSettings();
   return useEngineQuery(
     occurrencesKey(window, sight),
     (engine) => engine.occurrences(window, sight),
-    { enabled },
+    { enabled, ...(!hasPrivateTitles && { select: withoutPrivateOnes }) },
   );
 }
 
@@ -60,14 +77,28 @@ export function useDayLoads(window: Window, sight: Sight, enabled: boolean) {
   );
 }
 
+const withoutPrivatePages = (
+  agenda: InfiniteData<AgendaPage, PageParam>,
+): InfiniteData<AgendaPage, PageParam> => ({
+  ...agenda,
+  pages: agenda.pages.map((page) => ({
+    ...page,
+    occurrences: page.occurrences.map(withoutPrivate),
+  })),
+});
+
 /** The agenda from a day on, and back from it, a page at a time. */
-export function useAgenda(day: number, zone: string, sight: Sight) {
+export function useAgenda(day: number, zone: string, sight: Sight, enabled: boolean) {
   const { engine } = useEngine();
+  const { hasPrivateTitles } = useSettings();
   return useInfiniteQuery({
-    queryKey: ['agenda', day, zone, sight],
+    ...(!hasPrivateTitles && { select: withoutPrivatePages }),
+    queryKey: enabled ? ['agenda', day, zone, sight] : ['agenda'],
+    // It opens at its day each time: what was scrolled to before is not kept.
+    gcTime: 0,
     queryFn: ({ pageParam }) => engine!.agendaPage({ ...pageParam, zone }, sight),
-    enabled: engine !== null,
-    initialPageParam: { day, direction: 'around' } as Omit<AgendaRequest, 'zone'>,
+    enabled: engine !== null && enabled,
+    initialPageParam: { day, direction: 'on' } as PageParam,
     getNextPageParam: ({ toDay }) => ({ day: toDay, direction: 'on' as const }),
     getPreviousPageParam: ({ fromDay }) => ({ day: fromDay, direction: 'back' as const }),
   });

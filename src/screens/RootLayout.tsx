@@ -1,4 +1,5 @@
 import { Slot } from 'expo-router';
+import { useLayoutEffect } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { enGB, registerTranslation } from 'react-native-paper-dates';
@@ -9,7 +10,7 @@ import { MessageProvider } from '@/data/messages';
 import { useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
 import { Icon } from '@/ui/icons/Icon';
-import { THEMES } from '@/ui/theme/theme';
+import { themeOf } from '@/ui/theme/theme';
 import { Today } from '@/ui/today';
 import { Shell } from './shell/Shell';
 
@@ -24,11 +25,18 @@ const PAPER_SETTINGS = {
 };
 
 function ThemedApp() {
-  const { settings, clock } = usePreferences();
+  const { settings, clock, scale } = usePreferences();
   const today = dayOfWall(useWallNow(clock));
   const system = useColorScheme() === 'dark' ? 'dark' : 'light';
+  const { text, line } = scale;
+  useLayoutEffect(() => {
+    const { style } = document.documentElement;
+    style.setProperty('--text', String(text));
+    style.setProperty('--line', String(line));
+  }, [text, line]);
+  const isDark = (settings.theme ?? system) === 'dark';
   return (
-    <PaperProvider theme={THEMES[settings.theme ?? system]} settings={PAPER_SETTINGS}>
+    <PaperProvider theme={themeOf(isDark, settings.accent, text)} settings={PAPER_SETTINGS}>
       <Today value={today}>
         <Shell>
           <Slot />

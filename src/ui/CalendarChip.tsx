@@ -4,7 +4,7 @@ import type { Calendar } from '@/core/model/calendar';
 import { afterHold, afterRelease } from './afterRelease';
 import { Mark } from './Mark';
 import { inkColours } from './theme/palette';
-import { usePalette } from './theme/theme';
+import { usePalette, textPx } from './theme/theme';
 
 interface Props {
   calendar: Calendar;
@@ -65,5 +65,5 @@ const styles = StyleSheet.create({
   },
   chosen: { borderWidth: 2, paddingHorizontal: 10 },
   off: { borderStyle: 'dashed' },
-  name: { fontSize: 13.5 },
+  name: { fontSize: textPx(13.5) },
 });

@@ -28,8 +28,8 @@ export function CategoryChips({ categories, chosen, onChange }: Props) {
             style={[
               styles.chip,
               {
-                borderColor: isOn ? palette.green : palette.hairline,
-                backgroundColor: isOn ? palette.greenWash : palette.sheet,
+                borderColor: isOn ? palette.accent : palette.hairline,
+                backgroundColor: isOn ? palette.accentWash : palette.sheet,
               },
             ]}
           >

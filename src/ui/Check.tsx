@@ -8,9 +8,9 @@ interface Props {
   onChange(isOn: boolean): void;
 }
 
-/** A box to tick: the browser's own, in the house's green, with a target for fingers. */
+/** A box to tick: the browser's own, in the house's accent, with a target for fingers. */
 export function Check({ label, isLabelHidden = false, isOn, onChange }: Props) {
-  const { green, ink } = usePalette();
+  const { accent, ink } = usePalette();
   return (
     <label className="check" style={{ color: ink }}>
       <input
@@ -18,7 +18,7 @@ export function Check({ label, isLabelHidden = false, isOn, onChange }: Props) {
         aria-label={isLabelHidden ? label : undefined}
         checked={isOn}
         onChange={(event) => onChange(event.target.checked)}
-        style={{ accentColor: green }}
+        style={{ accentColor: accent }}
       />
       {!isLabelHidden && <span>{label}</span>}
     </label>

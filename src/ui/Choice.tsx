@@ -7,7 +7,8 @@ interface Props<T extends string | number | boolean | null> {
   /** Whether the name is only for screen readers, since what stands above says it. */
   isNameHidden?: boolean;
   value: T;
-  options: readonly { value: T; label: string }[];
+  /** With a colour, an option shows it before its label. */
+  options: readonly { value: T; label: string; colour?: string }[];
   onChoose(value: T): void;
 }
 
@@ -39,11 +40,14 @@ export function Choice<T extends string | number | boolean | null>({
               style={[
                 styles.option,
                 {
-                  borderColor: isChosen ? palette.green : palette.hairline,
-                  backgroundColor: isChosen ? palette.greenWash : palette.sheet,
+                  borderColor: isChosen ? palette.accent : palette.hairline,
+                  backgroundColor: isChosen ? palette.accentWash : palette.sheet,
                 },
               ]}
             >
+              {option.colour && (
+                <View style={[styles.swatch, { backgroundColor: option.colour }]} />
+              )}
               <Text style={isChosen && styles.chosen}>{option.label}</Text>
             </Pressable>
           );
@@ -62,8 +66,11 @@ const styles = StyleSheet.create({
     paddingHorizontal: 12,
     borderWidth: 1,
     borderRadius: 8,
+    flexDirection: 'row',
+    gap: 7,
     alignItems: 'center',
     justifyContent: 'center',
   },
+  swatch: { width: 16, height: 16, borderRadius: 4 },
   chosen: { fontWeight: '600' },
 });

@@ -28,8 +28,8 @@ function useMonths({ wording, firstWeekday }: Shown, firstDay: number) {
   const say = (date: Date, options: Intl.DateTimeFormatOptions) =>
     sayDay(dayOfDate(date), wording, options);
   const colours = {
-    '--months-accent': palette.green,
-    '--months-on-accent': palette.onGreen,
+    '--months-accent': palette.accent,
+    '--months-on-accent': palette.onAccent,
     '--months-now': palette.amber,
     '--months-dim': palette.dim,
     '--months-line': palette.hairline,

@@ -28,8 +28,8 @@ export function IconChoice({
             style={[
               styles.icon,
               {
-                borderColor: isChosen ? palette.green : palette.hairline,
-                backgroundColor: isChosen ? palette.greenWash : palette.sheet,
+                borderColor: isChosen ? palette.accent : palette.hairline,
+                backgroundColor: isChosen ? palette.accentWash : palette.sheet,
               },
             ]}
           >

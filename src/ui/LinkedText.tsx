@@ -5,7 +5,7 @@ import { usePalette } from './theme/theme';
 
 /** A text in which web addresses can be followed, in another tab that knows nothing of this one. */
 export function LinkedText({ children }: { children: string }) {
-  const { green } = usePalette();
+  const { accent } = usePalette();
   return (
     <Text style={styles.text} selectable>
       {findLinks(children).map(({ text, link }, i) =>
@@ -16,7 +16,7 @@ export function LinkedText({ children }: { children: string }) {
             key={i}
             {...{ href: link, hrefAttrs: { target: '_blank', rel: 'noopener noreferrer' } }}
             role="link"
-            style={{ color: green, textDecorationLine: 'underline' }}
+            style={{ color: accent, textDecorationLine: 'underline' }}
           >
             {text}
           </Text>

@@ -10,31 +10,44 @@ interface Props {
   actions?: ReactNode;
   /** Whether it uses a wide screen for more than a column to read. */
   isBroad?: boolean;
+  /** Address of a picture to lie behind all of it. */
+  picture?: string | null;
   children: ReactNode;
 }
 
 /** A screen that scrolls: its title, then its parts in a column of readable width. */
-export function Page({ title, actions, isBroad = false, children }: Props) {
+export function Page({ title, actions, isBroad = false, picture = null, children }: Props) {
   const { paper } = usePalette();
-  return (
+  const page = (
     <ScrollView
-      style={{ backgroundColor: paper }}
+      style={!picture && { backgroundColor: paper }}
       contentContainerStyle={[styles.content, isBroad && styles.broad]}
     >
       <Head>
         <title>{`${title} · Orderly Week`}</title>
       </Head>
-      <View style={styles.head}>
+      <View style={[styles.head, picture !== null && { ...styles.plate, backgroundColor: paper }]}>
         <Title level={1}>{title}</Title>
         {actions}
       </View>
       {children}
     </ScrollView>
   );
+  return picture === null ? (
+    page
+  ) : (
+    <View style={styles.pictured}>
+      <img src={picture} alt="" className="picture-behind" />
+      {page}
+    </View>
+  );
 }
 
 const styles = StyleSheet.create({
   content: { padding: 16, gap: 16, maxWidth: 760, width: '100%', paddingBottom: 96 },
+  pictured: { flex: 1, minHeight: 0 },
+  // Words keep their contrast on any picture.
+  plate: { borderRadius: 10, paddingHorizontal: 14, paddingVertical: 6, alignSelf: 'flex-start' },
   broad: { maxWidth: 1160 },
   head: {
     flexDirection: 'row',

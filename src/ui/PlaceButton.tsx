@@ -17,8 +17,8 @@ export function PlaceButton({ name, icon, href }: { name: string; icon: string; 
       onPress={() => router.navigate(href)}
       style={[styles.button, { borderColor: palette.hairline, backgroundColor: palette.sheet }]}
     >
-      <Icon name={icon} size={18} color={palette.green} />
-      <Text style={{ color: palette.green }}>{name}</Text>
+      <Icon name={icon} size={18} color={palette.accent} />
+      <Text style={{ color: palette.accent }}>{name}</Text>
     </Pressable>
   );
 }

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { StyleProp, TextStyle } from 'react-native';
 import { StyleSheet, Text } from 'react-native';
-import { SLAB, usePalette } from './theme/theme';
+import { SLAB, textPx, usePalette } from './theme/theme';
 
 interface Props {
   level: 1 | 2 | 3;
@@ -20,7 +20,7 @@ export function Title({ level, children, style }: Props) {
       aria-level={level}
       style={[
         styles.title,
-        { color: ink, fontSize: SIZES[level], lineHeight: SIZES[level] * 1.25 },
+        { color: ink, fontSize: textPx(SIZES[level]), lineHeight: textPx(SIZES[level] * 1.25) },
         style,
       ]}
     >

@@ -23,12 +23,12 @@ export function ToggleChip({ label, name, isOn, onPress }: Props) {
       style={[
         styles.chip,
         {
-          borderColor: isOn ? palette.green : palette.hairline,
-          backgroundColor: isOn ? palette.greenWash : palette.sheet,
+          borderColor: isOn ? palette.accent : palette.hairline,
+          backgroundColor: isOn ? palette.accentWash : palette.sheet,
         },
       ]}
     >
-      {isOn && <Icon name="check" size={16} color={palette.green} />}
+      {isOn && <Icon name="check" size={16} color={palette.accent} />}
       <Text style={isOn && styles.on}>{label}</Text>
     </Pressable>
   );

@@ -4,7 +4,7 @@ import { PaperProvider } from 'react-native-paper';
 import { ClockField } from './ClockField';
 import { Choice } from './Choice';
 import { Icon } from './icons/Icon';
-import { THEMES } from './theme/theme';
+import { themeOf } from './theme/theme';
 
 const SETTINGS = {
   icon: ({ name, size }: { name: unknown; size: number }) => (
@@ -14,7 +14,7 @@ const SETTINGS = {
 
 function inTheme(element: React.ReactElement) {
   return render(
-    <PaperProvider theme={THEMES.light} settings={SETTINGS}>
+    <PaperProvider theme={themeOf(false, 'spruce', 1)} settings={SETTINGS}>
       {element}
     </PaperProvider>,
   );

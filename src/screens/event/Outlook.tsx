@@ -43,7 +43,10 @@ export function Outlook({
     <View
       role="status"
       aria-label="Next dates"
-      style={[styles.box, { backgroundColor: said.length ? palette.amberWash : palette.greenWash }]}
+      style={[
+        styles.box,
+        { backgroundColor: said.length ? palette.amberWash : palette.accentWash },
+      ]}
     >
       <Text variant="bodySmall" style={styles.head}>
         {dates.length === 0
@@ -62,7 +65,7 @@ export function Outlook({
             <Icon
               name={notes ? 'alert-outline' : 'check'}
               size={15}
-              color={notes ? palette.amber : palette.green}
+              color={notes ? palette.amber : palette.accent}
             />
             <Text variant="bodySmall" style={styles.text}>
               {saySpan(date, wording, FORM)}

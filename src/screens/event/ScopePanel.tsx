@@ -62,13 +62,13 @@ function ScopeOption({
       style={[
         styles.option,
         {
-          borderColor: isChosen ? palette.green : palette.hairline,
-          backgroundColor: isChosen ? palette.greenWash : palette.sheet,
+          borderColor: isChosen ? palette.accent : palette.hairline,
+          backgroundColor: isChosen ? palette.accentWash : palette.sheet,
         },
       ]}
     >
-      <View style={[styles.dot, { borderColor: isChosen ? palette.green : palette.dim }]}>
-        {isChosen && <View style={[styles.core, { backgroundColor: palette.green }]} />}
+      <View style={[styles.dot, { borderColor: isChosen ? palette.accent : palette.dim }]}>
+        {isChosen && <View style={[styles.core, { backgroundColor: palette.accent }]} />}
       </View>
       <View style={styles.text}>
         <Text style={[styles.name, isRefused && { color: palette.dim }]}>

@@ -40,12 +40,12 @@ export function FileDrop({ onFiles }: { onFiles(files: File[]): void }) {
       style={[
         styles.area,
         {
-          borderColor: isOver ? palette.green : palette.dim,
-          backgroundColor: isOver ? palette.greenWash : palette.sheet,
+          borderColor: isOver ? palette.accent : palette.dim,
+          backgroundColor: isOver ? palette.accentWash : palette.sheet,
         },
       ]}
     >
-      <Icon name="calendar-import" size={34} color={palette.green} />
+      <Icon name="calendar-import" size={34} color={palette.accent} />
       <Text>Drop calendar files (.ics) or a table (.csv) here, or</Text>
       <Button mode="contained" onPress={() => input.current?.click()}>
         Choose files

@@ -38,7 +38,10 @@ function Row({ row }: { row: ImportRow }) {
           {row.repeats ? ' · repeats' : ''}
         </Text>
       </View>
-      <Text variant="bodySmall" style={{ color: row.fate === 'new' ? palette.green : palette.dim }}>
+      <Text
+        variant="bodySmall"
+        style={{ color: row.fate === 'new' ? palette.accent : palette.dim }}
+      >
         {FATE_WORDS[row.fate]}
       </Text>
     </View>

@@ -1,7 +1,7 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 import { Title } from '@/ui/Title';
-import { usePalette } from '@/ui/theme/theme';
+import { usePalette, textPx } from '@/ui/theme/theme';
 
 interface Props {
   title: string;
@@ -59,7 +59,7 @@ export function PlanHeader({
         iconColor={palette.ink}
       />
       <Pressable role="button" onPress={onToday} style={[button, styles.today]}>
-        <Text style={{ color: palette.green, fontWeight: '600' }}>Today</Text>
+        <Text style={{ color: palette.accent, fontWeight: '600' }}>Today</Text>
       </Pressable>
       <IconButton
         icon="chevron-right"
@@ -82,7 +82,7 @@ const styles = StyleSheet.create({
     paddingBottom: 6,
   },
   title: { flex: 1, minWidth: 0 },
-  range: { fontSize: 23 },
+  range: { fontSize: textPx(23) },
   button: { borderWidth: 1, borderRadius: 10, width: 40, height: 40, margin: 0 },
   today: { width: 64, alignItems: 'center', justifyContent: 'center' },
 });

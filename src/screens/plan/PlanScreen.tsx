@@ -1,5 +1,6 @@
 import Head from 'expo-router/head';
-import { useCallback, useMemo, useState } from 'react';
+import type { RefObject } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { calendarForNew } from '@/core/calendars/showing';
@@ -18,6 +19,8 @@ import { EventMenu } from '@/screens/event/EventMenu';
 import { useIsWide } from '@/ui/useIsWide';
 import { CalendarStrip } from './CalendarStrip';
 import { Margin } from './Margin';
+import type { Asked } from './PlanDialogs';
+import { PlanDialogs } from './PlanDialogs';
 import { PlanHeader } from './PlanHeader';
 import { PlanPanel } from './PlanPanel';
 import { PanelHeight } from './panels/PanelFrame';
@@ -29,22 +32,17 @@ import type { Panel } from './usePlan';
 import { selectedIn, useAskedFor } from './usePlan';
 import { useSheetContent } from './useSheetContent';
 import { useSheetPlace } from './useSheetPlace';
-import { DateDialog } from './view/DateDialog';
-import { KeysDialog } from './view/KeysDialog';
 import { FORM_NEEDS, FORM_WORDS } from './view/forms';
 import { usePlaceHistory } from './usePlaceHistory';
 import { usePlanKeys } from './usePlanKeys';
-import { suits } from '@/core/view/forms';
+import { useZoom } from './useZoom';
+import { PastUntil, usePastUntil } from './sheet/barColours';
+import { showsSingleDays, suits } from '@/core/view/forms';
 import { FilterButton } from './view/FilterButton';
-import { LensesDialog } from './view/LensesDialog';
 import { useLensPicking } from './useLensPicking';
-import { PeriodsDialog } from './view/PeriodsDialog';
 import { ViewPicker } from './view/ViewPicker';
 
 const DAYS = 7;
-
-/** Dialogs over the sheet. */
-type Asked = 'date' | 'periods' | 'lenses' | 'view' | 'filter' | 'keys';
 
 /** The sheet in whichever form it is seen, and everything that is done on it. */
 export function PlanScreen() {
@@ -56,17 +54,25 @@ export function PlanScreen() {
     // What else is open tells times by the clock of before.
     setPanel((last) => (last?.kind === 'zones' ? last : null));
   };
-  // For a while the sheet can be seen as people elsewhere see it.
-  const preferences = useMemo(
-    () => (seenAs === null ? chosen : { ...chosen, clock: seenAs }),
-    [chosen, seenAs],
-  );
-  const { clock, firstWeekday, wording, settings } = preferences;
-  const isWide = useIsWide();
+  const clock = seenAs ?? chosen.clock;
   const today = dayOfWall(useWallNow(clock));
-  const place = useSheetPlace(preferences, today);
+  const place = useSheetPlace(chosen, today);
   usePlaceHistory(place);
   const { view, range, setting } = place;
+  const sheet = useRef<View>(null);
+  const { zoom, by: zoomBy } = useZoom(
+    sheet as unknown as RefObject<HTMLElement | null>,
+    chosen.settings,
+    showsSingleDays(view.form),
+  );
+  // For a while the sheet can be seen as people elsewhere see it, and larger than it is kept.
+  const preferences = useMemo(
+    () => ({ ...chosen, clock, scale: { ...chosen.scale, zoom } }),
+    [chosen, clock, zoom],
+  );
+  const { firstWeekday, wording, settings } = preferences;
+  const isWide = useIsWide();
+  const pastUntil = usePastUntil(preferences);
   const [draft, setDraft] = useState<Span | null>(null);
   const [panelHeight, setPanelHeight] = useState(0);
   const [dialog, setDialog] = useState<Asked | null>(null);
@@ -137,6 +143,8 @@ export function PlanScreen() {
         return setPanel({ kind: 'add', span: null, day: dayMeant });
       case 'load':
         return setPanel({ kind: 'load' });
+      case 'zoom':
+        return zoomBy(action.factor);
       case 'help':
         return setDialog('keys');
       case 'form':
@@ -232,30 +240,35 @@ export function PlanScreen() {
             onShowEverywhere={() => place.show({ ...view, calendarIds: null })}
           />
         </View>
-        <SheetForm
-          place={place}
-          content={content}
-          today={today}
-          calendars={calendars}
-          categories={categories}
-          categoryInks={categoryInks}
-          newLength={newCalendar?.defaultLength ?? settings.defaultLength}
-          preferences={preferences}
-          selectedId={selected?.id ?? null}
-          chosenDay={panel?.kind === 'day' ? panel.day : null}
-          draft={draft}
-          covered={panel && !isWide ? Math.max(0, panelHeight - RULER_HEIGHT) : 0}
-          onOpen={open}
-          onMenu={setMenuFor}
-          onDrop={(o, span) => void moves.drop(o, span)}
-          onDraw={(span) => setPanel({ kind: 'add', span, day: dayOfWall(span.start) })}
-          onAddToDay={addToDay}
-          onOpenDay={(day) => setPanel({ kind: 'day', day })}
-          onWorkday={(day) => setPanel({ kind: 'workday', day })}
-          onSwipe={turn}
-          onRefuse={say}
-          onSeeAs={seeAs}
-        />
+        <View ref={sheet} style={styles.sheet}>
+          <PastUntil value={pastUntil}>
+            {' '}
+            <SheetForm
+              place={place}
+              content={content}
+              today={today}
+              calendars={calendars}
+              categories={categories}
+              categoryInks={categoryInks}
+              newLength={newCalendar?.defaultLength ?? settings.defaultLength}
+              preferences={preferences}
+              selectedId={selected?.id ?? null}
+              chosenDay={panel?.kind === 'day' ? panel.day : null}
+              draft={draft}
+              covered={panel && !isWide ? Math.max(0, panelHeight - RULER_HEIGHT) : 0}
+              onOpen={open}
+              onMenu={setMenuFor}
+              onDrop={(o, span) => void moves.drop(o, span)}
+              onDraw={(span) => setPanel({ kind: 'add', span, day: dayOfWall(span.start) })}
+              onAddToDay={addToDay}
+              onOpenDay={(day) => setPanel({ kind: 'day', day })}
+              onWorkday={(day) => setPanel({ kind: 'workday', day })}
+              onSwipe={turn}
+              onRefuse={say}
+              onSeeAs={seeAs}
+            />
+          </PastUntil>{' '}
+        </View>
         <Ruler
           weekStart={weekStart}
           weeksShown={Math.ceil((range.to - weekStart) / DAYS)}
@@ -308,44 +321,17 @@ export function PlanScreen() {
           onClose={() => setMenuFor(null)}
         />
       )}
-      {dialog === 'date' && (
-        <DateDialog
-          day={place.day}
-          today={today}
-          range={range}
-          sight={content.sight}
-          preferences={preferences}
-          onClose={() => setDialog(null)}
-          onGo={(day) => {
-            setDialog(null);
-            place.goTo(day);
-          }}
-        />
-      )}
-      {dialog === 'keys' && <KeysDialog onClose={() => setDialog(null)} />}
-      {dialog === 'lenses' && (
-        <LensesDialog
-          lenses={lensing.lenses}
-          view={view}
-          shownIds={shownIds}
-          day={range.from}
-          title={title}
-          preferences={preferences}
-          onPick={lensing.pick}
-          onClose={() => setDialog(null)}
-        />
-      )}
-      {dialog === 'periods' && (
-        <PeriodsDialog
-          preferences={preferences}
-          day={range.from}
-          onMade={(id) => {
-            setDialog(null);
-            place.showMade(id);
-          }}
-          onClose={() => setDialog(null)}
-        />
-      )}
+      <PlanDialogs
+        asked={dialog}
+        place={place}
+        content={content}
+        lensing={lensing}
+        view={view}
+        shownIds={shownIds}
+        today={today}
+        preferences={preferences}
+        onClose={() => setDialog(null)}
+      />
     </View>
   );
 }
@@ -353,6 +339,7 @@ export function PlanScreen() {
 const styles = StyleSheet.create({
   all: { flex: 1, flexDirection: 'row', minHeight: 0 },
   plan: { flex: 1, minWidth: 0 },
+  sheet: { flex: 1, minHeight: 0 },
   strip: { flexDirection: 'row', flexShrink: 0 },
   cut: { paddingHorizontal: 14, paddingBottom: 6 },
 });

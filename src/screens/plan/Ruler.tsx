@@ -6,7 +6,7 @@ import type { Wording } from '@/core/time/words';
 import { sayDay, sayHours } from '@/core/time/words';
 import type { Sight } from '@/core/view/sight';
 import { useWeeklyLoad } from '@/data/queries';
-import { SANS, usePalette } from '@/ui/theme/theme';
+import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 
 const DAYS = 7;
 /** Room for a week on the ruler, in px. */
@@ -106,7 +106,11 @@ export function Ruler({ weekStart, weeksShown, zone, sight, wording, onGo }: Pro
                   styles.load,
                   {
                     height,
-                    backgroundColor: isShown ? palette.green : palette.dark ? '#3B4D45' : '#C9D3C8',
+                    backgroundColor: isShown
+                      ? palette.accent
+                      : palette.dark
+                        ? '#3B4D45'
+                        : '#C9D3C8',
                   },
                 ]}
               />
@@ -134,7 +138,14 @@ const styles = StyleSheet.create({
     paddingBottom: 4,
     pointerEvents: 'none',
   },
-  month: { position: 'absolute', top: 2, left: 2, fontFamily: SANS, fontSize: 10.5, width: 40 },
+  month: {
+    position: 'absolute',
+    top: 2,
+    left: 2,
+    fontFamily: SANS,
+    fontSize: textPx(10.5),
+    width: 40,
+  },
   bracket: {
     position: 'absolute',
     top: 14,

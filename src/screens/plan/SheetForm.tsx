@@ -81,8 +81,8 @@ export function SheetForm(props: Props) {
         <Suspense fallback={<View style={styles.waiting} />}>
           <Agenda
             {...common}
-            fromDay={props.today >= range.from && props.today < range.to ? props.today : range.from}
-            sight={content.sight}
+            fromDay={content.agendaDay}
+            agenda={content.agenda}
             onSeen={place.setSeenDay}
           />
         </Suspense>

@@ -12,11 +12,20 @@ test.each([
 });
 
 test('keys of browsers and of moving about are left alone', () => {
-  for (const key of ['Tab', 'Enter', ' ', 'Escape', 'F5', 'F6', 'ArrowLeft', '/', "'", '0'])
+  for (const key of ['Tab', 'Enter', ' ', 'Escape', 'F5', 'F6', 'ArrowLeft', '/', "'"])
     expect(actionOf(key)).toBeNull();
 });
 
 test('every key stands in the list once', () => {
   const keys = KEY_ROWS.map((row) => row.keys);
   expect(new Set(keys).size).toBe(keys.length);
+});
+
+test('two keys size the sheet against each other, and a third takes it back', () => {
+  const factor = (key: string) => {
+    const action = actionOf(key);
+    return action?.kind === 'zoom' ? action.factor : undefined;
+  };
+  expect(factor('.')! * factor(',')!).toBeCloseTo(1);
+  expect(factor('0')).toBeNull();
 });

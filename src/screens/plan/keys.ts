@@ -5,6 +5,8 @@ export type KeyAction =
   | { kind: 'turn'; direction: -1 | 1 }
   | { kind: 'today' | 'add' | 'filter' | 'date' | 'view' | 'load' | 'help' }
   | { kind: 'form'; form: Form }
+  /** Larger by a factor; null is the usual size. */
+  | { kind: 'zoom'; factor: number | null }
   | { kind: 'lens'; nth: number };
 
 /** A key with what it does, as the list of keys says it. */
@@ -32,6 +34,9 @@ const SINGLE: Record<string, KeyAction> = {
   '#': { kind: 'date' },
   v: { kind: 'view' },
   h: { kind: 'load' },
+  '.': { kind: 'zoom', factor: 1.2 },
+  ',': { kind: 'zoom', factor: 1 / 1.2 },
+  '0': { kind: 'zoom', factor: null },
   '?': { kind: 'help' },
 };
 
@@ -58,6 +63,8 @@ export const KEY_ROWS: readonly KeyRow[] = [
   { keys: '1 to 9', says: 'lenses, in their order' },
   { keys: 'O', says: 'show only: the filter' },
   { keys: 'H', says: 'hours: booked and clear' },
+  { keys: '. and ,', says: 'the sheet larger and smaller; Ctrl and the wheel do it too' },
+  { keys: '0', says: 'the sheet in its usual size' },
   { keys: 'Arrows', says: 'from event to event, or from day to day in the year' },
   { keys: 'Enter', says: 'open the event in focus' },
   { keys: 'Alt + arrows', says: 'move the event in focus' },

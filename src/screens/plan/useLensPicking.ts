@@ -8,7 +8,7 @@ import type { SheetPlace } from './useSheetContent';
 
 /**
  * The lenses and which of them is picked. The address names it, so that a window or a link opens
- * with it; a new window without one opens with the lens that the person put first.
+ * with it; a new window without one opens with what the person starts with.
  */
 export function useLensPicking(
   place: SheetPlace,
@@ -29,6 +29,14 @@ export function useLensPicking(
     setLastAsked(found.id);
     // What was changed since it was picked outlives a reload.
     if (place.lensId !== found.id) apply(found);
+  }
+
+  // Without a lens, a new window opens with the span that the person starts with.
+  const { startSpan } = settings;
+  const [hasStarted, setStarted] = useState(false);
+  if (place.isNew && startSpan && wanted === undefined && !hasStarted) {
+    setStarted(true);
+    place.showSpan(startSpan, today);
   }
 
   return {

@@ -3,6 +3,7 @@ import { bookedMinutes } from '@/core/agenda/booked';
 import type { Occurrence, Window } from '@/core/agenda/occurrence';
 import { hoursAround } from '@/core/layout/hours';
 import type { Hours } from '@/core/layout/hours';
+import { countLeftOut } from '@/core/layout/parts';
 import { tracksOf } from '@/core/layout/tracks';
 import type { Calendar } from '@/core/model/calendar';
 import type { View } from '@/core/model/view';
@@ -14,7 +15,7 @@ import { rangeOf, turned, wholeWeeks } from '@/core/view/spans';
 import { sayPlace, sayUnder, spanName } from '@/core/view/spanWords';
 import { useEngine } from '@/data/engineContext';
 import type { Preferences } from '@/data/preferences';
-import { useDayLoads, useOccurrences, usePrefetchAround } from '@/data/queries';
+import { useAgenda, useDayLoads, useOccurrences, usePrefetchAround } from '@/data/queries';
 import { useIsWide } from '@/ui/useIsWide';
 import type { useSheetPlace } from './useSheetPlace';
 
@@ -25,6 +26,8 @@ const NONE: Occurrence[] = [];
 const PREFETCHED_DAYS = 45;
 /** More calendars than this beside each other can't be read. */
 const MOST_COLUMNS = 5;
+
+const sum = (numbers: readonly number[]) => numbers.reduce((total, n) => total + n, 0);
 
 /** The windows before and after the one drawn. */
 function windowsBeside({ view, day, setting, drawn }: SheetPlace, zone: string): Window[] {
@@ -88,10 +91,14 @@ export function useSheetContent(
   // The year has no room for single events, and the agenda asks for its own.
   const isLoads = form === 'year';
   const window = { fromDay: drawn.from, toDay: drawn.to, zone: clock };
-  const { data, isPlaceholderData } = useOccurrences(window, sight, !isLoads && form !== 'agenda');
+  const isAgenda = form === 'agenda';
+  const isSingle = !isLoads && !isAgenda;
+  const { data, isPlaceholderData } = useOccurrences(window, sight, isSingle);
+  const agendaDay = today >= range.from && today < range.to ? today : range.from;
+  const agenda = useAgenda(agendaDay, clock, sight, isAgenda);
   usePrefetchAround(windowsBeside(place, clock), sight, data !== undefined && !isPlaceholderData);
   const { data: loads } = useDayLoads(window, sight, isLoads);
-  const occurrences = (!isLoads && form !== 'agenda' && data?.occurrences) || NONE;
+  const occurrences = (isSingle && data?.occurrences) || NONE;
 
   const usual = useMemo(() => ({ from: settings.fromMinute, to: settings.toMinute }), [settings]);
   const hours: Hours = useMemo(
@@ -99,13 +106,16 @@ export function useSheetContent(
     [isWidened, occurrences, usual],
   );
   const bookedOn = useBookedOn(place, occurrences);
-  const total = isLoads
-    ? (loads?.booked ?? []).reduce((sum, minutes) => sum + minutes, 0)
-    : range.days.reduce((sum, each) => sum + bookedOn(each), 0);
+  const total = isLoads ? sum(loads?.booked ?? []) : sum(range.days.map(bookedOn));
 
+  // What lies on days that are left out is counted, so that nothing is missed.
+  const leftOut = useMemo(
+    () => (isSingle ? countLeftOut(occurrences, drawn) : 0),
+    [isSingle, occurrences, drawn],
+  );
   const at = { span, day };
   const said = { wording, today, isShort: !isWide };
-  const isRunning = form === 'agenda' && seenDay !== null;
+  const isRunning = isAgenda && seenDay !== null;
   const title = isRunning
     ? sayDay(seenDay, wording, { month: isWide ? 'long' : 'short', year: 'numeric' })
     : sayPlace(at, range, setting, said);
@@ -117,16 +127,21 @@ export function useSheetContent(
     ...(form === 'agenda' || form === 'table'
       ? []
       : [`${sayHours(total)}${isWide ? ' booked' : ''}`]),
+    ...(leftOut > 0 ? [`${leftOut} left out`] : []),
     ...(store === 'demo' ? ['demo'] : []),
   ].join(' · ');
   return {
     sight,
     form,
     tracks,
-    hidden: (isLoads ? loads?.hidden : data?.hidden) ?? 0,
+    agendaDay,
+    agenda,
+    hidden: isAgenda
+      ? sum(agenda.data?.pages.map((page) => page.hidden) ?? [])
+      : ((isLoads ? loads?.hidden : data?.hidden) ?? 0),
     occurrences,
     /** What is drawn here; null where the form shows no single events, or asks for its own. */
-    shown: isLoads || form === 'agenda' ? null : occurrences,
+    shown: isSingle ? occurrences : null,
     cut: data?.cut.length ?? 0,
     loads,
     hours,

@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import type { View } from '@/core/model/view';
-import { suits, withSpan } from '@/core/view/forms';
+import { showsSingleDays, suits, withSpan } from '@/core/view/forms';
 import type { SpanSetting } from '@/core/view/spans';
-import { rangeOf, turned, wholeWeeks } from '@/core/view/spans';
+import { rangeOf, turned, wholeWeeks, withoutWeekends } from '@/core/view/spans';
 import type { Preferences } from '@/data/preferences';
 import type { WindowView } from '@/data/view';
 import { useView } from '@/data/view';
@@ -22,7 +22,7 @@ export function useSheetPlace(
   const [day, setDay] = useShownDay(today);
   // The first day in sight of a form that runs on; the others show what the range says.
   const [seenDay, setSeenDay] = useState<number | null>(null);
-  const { periods, periodRuns } = settings;
+  const { periods, periodRuns, hasWeekends } = settings;
   const setting = useMemo(
     (): SpanSetting => ({ firstWeekday, workdays, periods, periodRuns }),
     [firstWeekday, workdays, periods, periodRuns],
@@ -30,11 +30,11 @@ export function useSheetPlace(
   const { span } = view;
   const range = useMemo(() => rangeOf({ span, day }, setting), [span, day, setting]);
   const isGrid = view.form === 'grid';
-  /** What is drawn: the grid fills its weeks up. */
-  const drawn = useMemo(
-    () => (isGrid ? wholeWeeks(range, firstWeekday) : range),
-    [isGrid, range, firstWeekday],
-  );
+  /** What is drawn: the grid fills its weeks up, and weekends may be left out. */
+  const drawn = useMemo(() => {
+    const whole = isGrid ? wholeWeeks(range, firstWeekday) : range;
+    return hasWeekends ? whole : withoutWeekends(whole);
+  }, [isGrid, range, firstWeekday, hasWeekends]);
   const setView = (next: View) => keep({ view: next, lensId });
 
   function turn(direction: -1 | 1): boolean {
@@ -87,11 +87,17 @@ export function useSheetPlace(
       keep(window);
       setDay(next);
     },
-    /** Brings a day into sight; a period that does not hold it gives way to its week. */
+    /** Brings a day into sight: a period that does not hold it gives way to its week, a week without weekends to the day. */
     goTo: (next: number) => {
       setDay(next);
-      if (!isIn(rangeOf({ span, day: next }, setting), next))
-        setView(withSpan(view, { kind: 'week' }, DAYS_A_WEEK));
+      const there = rangeOf({ span, day: next }, setting);
+      if (!isIn(there, next)) setView(withSpan(view, { kind: 'week' }, DAYS_A_WEEK));
+      else if (
+        showsSingleDays(view.form) &&
+        !hasWeekends &&
+        !withoutWeekends(there).days.includes(next)
+      )
+        setView(withSpan(view, { kind: 'day' }, 1));
     },
     /** Shows a period that was just made, whose days are not here yet. */
     showMade: (id: string) => setView({ ...view, span: { kind: 'period', id }, form: 'table' }),

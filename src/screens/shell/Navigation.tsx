@@ -28,7 +28,7 @@ function PlaceLink({ place, isRail }: { place: Place; isRail: boolean }) {
     pathname === place.path ||
     (place.path === '/calendars' && pathname === '/import') ||
     (!isRail && PARENTS[pathname] === place.path);
-  const colour = isHere ? palette.green : palette.dim;
+  const colour = isHere ? palette.accent : palette.dim;
   return (
     <Pressable
       role="link"
@@ -36,7 +36,7 @@ function PlaceLink({ place, isRail }: { place: Place; isRail: boolean }) {
       onPress={() => router.navigate(place.path)}
       style={[
         isRail ? styles.railItem : styles.barItem,
-        isHere && isRail && { backgroundColor: palette.greenWash },
+        isHere && isRail && { backgroundColor: palette.accentWash },
       ]}
     >
       <Icon name={place.icon} size={24} color={colour} />
@@ -48,18 +48,18 @@ function PlaceLink({ place, isRail }: { place: Place; isRail: boolean }) {
 }
 
 function AddButton({ isRail }: { isRail: boolean }) {
-  const { green, onGreen } = usePalette();
+  const { accent, onAccent } = usePalette();
   const router = useRouter();
   return (
     <Pressable
       role="button"
       aria-label="Add"
       onPress={() => router.navigate({ pathname: '/', params: { add: String(Date.now()) } })}
-      style={[isRail ? styles.railAdd : styles.barAdd, { backgroundColor: green }]}
+      style={[isRail ? styles.railAdd : styles.barAdd, { backgroundColor: accent }]}
     >
-      <Icon name="plus" size={26} color={onGreen} />
+      <Icon name="plus" size={26} color={onAccent} />
       {isRail && (
-        <Text variant="labelSmall" style={{ color: onGreen }}>
+        <Text variant="labelSmall" style={{ color: onAccent }}>
           Add
         </Text>
       )}

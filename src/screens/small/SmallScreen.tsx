@@ -15,7 +15,7 @@ import { JotLine } from '@/screens/today/JotLine';
 import { NowAndNext } from '@/screens/today/NowCard';
 import { DayPicker } from '@/ui/DayPicker';
 import { Title } from '@/ui/Title';
-import { usePalette } from '@/ui/theme/theme';
+import { usePalette, textPx } from '@/ui/theme/theme';
 
 /** One day in a small window of its own: what it holds, and a line to add to it. */
 export function SmallScreen() {
@@ -111,7 +111,7 @@ export function SmallScreen() {
 const styles = StyleSheet.create({
   all: { padding: 12, gap: 10 },
   head: { flexDirection: 'row', alignItems: 'center' },
-  title: { flex: 1, minWidth: 0, fontSize: 19 },
+  title: { flex: 1, minWidth: 0, fontSize: textPx(19) },
   button: { margin: 0, width: 40, height: 40 },
   lines: { marginHorizontal: -12 },
   none: { paddingHorizontal: 12 },

@@ -60,7 +60,7 @@ export function SweepItemRow({
         <Icon
           name={stays ? 'minus' : action === 'skip' ? 'calendar-remove-outline' : 'arrow-right'}
           size={16}
-          color={stays ? palette.dim : palette.green}
+          color={stays ? palette.dim : palette.accent}
         />
         <Text variant="bodySmall" style={{ color: stays ? palette.dim : palette.ink }}>
           {sayStep(step, wording)}

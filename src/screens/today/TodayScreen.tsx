@@ -14,6 +14,7 @@ import { sayDay, sayLength, sayMinute, saySpan } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import { titleOf } from '@/data/actions';
 import { useWallNow } from '@/data/now';
+import { useTodayPicture } from '@/data/picture';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars, useOccurrences } from '@/data/queries';
 import { WorldClock } from '@/screens/zones/WorldClock';
@@ -101,6 +102,7 @@ export function TodayScreen() {
   const { clock, wording, zone: home } = preferences;
   const palette = usePalette();
   const router = useRouter();
+  const picture = useTodayPicture();
   const calendars = useCalendars();
   const now = useWallNow(clock);
   const today = dayOfWall(now);
@@ -122,6 +124,7 @@ export function TodayScreen() {
     <Page
       title={sayDay(today, wording, LONG)}
       isBroad
+      picture={picture}
       actions={
         <View style={styles.actions}>
           <IconButton

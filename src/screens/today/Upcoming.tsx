@@ -11,7 +11,7 @@ import { useOccurrences } from '@/data/queries';
 import { AgendaLines } from '@/screens/plan/agenda/AgendaLines';
 import { Card } from '@/ui/Card';
 import { NumberField } from '@/ui/NumberField';
-import { usePalette, SLAB } from '@/ui/theme/theme';
+import { usePalette, SLAB, textPx } from '@/ui/theme/theme';
 
 const MOST = 60;
 
@@ -87,5 +87,5 @@ const LONG = { weekday: 'long', day: 'numeric', month: 'long' } as const;
 const styles = StyleSheet.create({
   fields: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   day: { marginHorizontal: -14 },
-  date: { fontFamily: SLAB, fontSize: 15, fontWeight: '600', paddingHorizontal: 14 },
+  date: { fontFamily: SLAB, fontSize: textPx(15), fontWeight: '600', paddingHorizontal: 14 },
 });

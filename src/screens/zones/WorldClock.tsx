@@ -8,7 +8,7 @@ import { cityOf } from '@/core/time/zoneNames';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { Icon } from '@/ui/icons/Icon';
-import { SANS, usePalette } from '@/ui/theme/theme';
+import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 
 /** "3 h ahead", "5:30 h behind", "same time" */
 function sayAhead(minutes: number): string {
@@ -40,9 +40,9 @@ function ClockRow({ zone, label, preferences }: WatchedZone & { preferences: Pre
         <Icon
           name={isOfficeTime ? 'briefcase-clock-outline' : 'weather-night'}
           size={16}
-          color={isOfficeTime ? palette.green : palette.dim}
+          color={isOfficeTime ? palette.accent : palette.dim}
         />
-        <Text variant="bodySmall" style={{ color: isOfficeTime ? palette.green : palette.dim }}>
+        <Text variant="bodySmall" style={{ color: isOfficeTime ? palette.accent : palette.dim }}>
           {isOfficeTime ? 'at work' : 'off hours'}
         </Text>
       </View>
@@ -77,7 +77,7 @@ const styles = StyleSheet.create({
   hours: { flexDirection: 'row', alignItems: 'center', gap: 4 },
   time: {
     fontFamily: SANS,
-    fontSize: 17,
+    fontSize: textPx(17),
     fontWeight: '600',
     fontVariant: ['tabular-nums'],
     minWidth: 52,

@@ -1,7 +1,8 @@
 import type { MD3Theme } from 'react-native-paper';
 import { configureFonts, MD3DarkTheme, MD3LightTheme, useTheme } from 'react-native-paper';
+import type { Accent } from '@/core/model/look';
 import type { Palette } from './palette';
-import { DARK, LIGHT } from './palette';
+import { paletteOf } from './palette';
 
 export const SANS = '"IBM Plex Sans", system-ui, sans-serif';
 export const SLAB = '"Zilla Slab", Georgia, serif';
@@ -10,22 +11,35 @@ export interface HouseTheme extends MD3Theme {
   palette: Palette;
 }
 
-function houseTheme(palette: Palette): HouseTheme {
-  const base = palette.dark ? MD3DarkTheme : MD3LightTheme;
-  const { paper, sheet, ink, dim, hairline, green, onGreen, greenWash, amber, brick } = palette;
+/** Sizes of the kinds of text, larger or smaller by a factor. */
+function fontsOf(text: number) {
+  const usual = configureFonts({ config: { fontFamily: SANS, letterSpacing: 0 } });
+  const sizes = Object.entries(usual).map(([kind, font]) => [
+    kind,
+    'fontSize' in font
+      ? { ...font, fontSize: font.fontSize * text, lineHeight: font.lineHeight * text }
+      : font,
+  ]);
+  return Object.fromEntries(sizes) as typeof usual;
+}
+
+function makeTheme(isDark: boolean, chosen: Accent, text: number): HouseTheme {
+  const palette = paletteOf(isDark, chosen);
+  const base = isDark ? MD3DarkTheme : MD3LightTheme;
+  const { paper, sheet, ink, dim, hairline, accent, onAccent, accentWash, amber, brick } = palette;
   return {
     ...base,
     palette,
     roundness: 2,
-    fonts: configureFonts({ config: { fontFamily: SANS, letterSpacing: 0 } }),
+    fonts: fontsOf(text),
     colors: {
       ...base.colors,
-      primary: green,
-      onPrimary: onGreen,
-      primaryContainer: greenWash,
+      primary: accent,
+      onPrimary: onAccent,
+      primaryContainer: accentWash,
       onPrimaryContainer: ink,
       secondary: dim,
-      secondaryContainer: greenWash,
+      secondaryContainer: accentWash,
       onSecondaryContainer: ink,
       tertiary: amber,
       background: paper,
@@ -39,7 +53,8 @@ function houseTheme(palette: Palette): HouseTheme {
       error: brick,
       inverseSurface: palette.dark ? '#F1EADC' : '#20302C',
       inverseOnSurface: palette.dark ? '#20302C' : '#FFFDF8',
-      inversePrimary: palette.dark ? '#1F5A4C' : '#8CC7B1',
+      // What stands on the inverse takes the accent of the other light.
+      inversePrimary: paletteOf(!isDark, chosen).accent,
       elevation: {
         level0: 'transparent',
         level1: sheet,
@@ -52,6 +67,17 @@ function houseTheme(palette: Palette): HouseTheme {
   };
 }
 
-export const THEMES = { light: houseTheme(LIGHT), dark: houseTheme(DARK) };
+const themes = new Map<string, HouseTheme>();
+
+/** The theme for light or dark, an accent, and letters larger or smaller by a factor. */
+export function themeOf(isDark: boolean, accent: Accent, text: number): HouseTheme {
+  const key = `${isDark}${accent}${text}`;
+  let made = themes.get(key);
+  if (!made) themes.set(key, (made = makeTheme(isDark, accent, text)));
+  return made;
+}
+
+/** A size of letters (px at the usual text size) that follows the size that the person chose. */
+export const textPx = (px: number) => `calc(${px}px * var(--text))` as unknown as number;
 
 export const usePalette = () => useTheme<HouseTheme>().palette;

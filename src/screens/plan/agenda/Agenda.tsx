@@ -1,4 +1,4 @@
-import { useMemo, useRef } from 'react';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { Virtuoso } from 'react-virtuoso';
@@ -8,10 +8,9 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Calendar } from '@/core/model/calendar';
 import { workdayOf } from '@/core/model/workweek';
 import { civilDate } from '@/core/time/civil';
-import type { Sight } from '@/core/view/sight';
 import { count } from '@/core/time/words';
 import type { Preferences } from '@/data/preferences';
-import { useAgenda } from '@/data/queries';
+import type { useAgenda } from '@/data/queries';
 import { usePalette } from '@/ui/theme/theme';
 import type { AgendaPage } from '@/engine/agendaPages';
 import { AgendaLines } from './AgendaLines';
@@ -29,7 +28,7 @@ interface Props {
   covered: number;
   onOpen(occurrence: Occurrence): void;
   onMenu(occurrence: Occurrence): void;
-  sight: Sight;
+  agenda: ReturnType<typeof useAgenda>;
   onWorkday(day: number): void;
   /** Told of the first day in sight. */
   onSeen(day: number): void;
@@ -65,11 +64,9 @@ function sayGap(day: number, last: AgendaDay | undefined): string | null {
 
 /** Only days with events, one under the other, on and back without end. */
 export function Agenda(props: Props) {
-  const { fromDay, today, calendars, categoryInks, preferences, selectedId, onOpen } = props;
+  const { agenda, fromDay, today, calendars, categoryInks, preferences, selectedId, onOpen } =
+    props;
   const palette = usePalette();
-  // The list draws its start before it goes to where it opens; that is no wish for more before it.
-  const hasOpened = useRef(false);
-  const agenda = useAgenda(fromDay, preferences.clock, props.sight);
   const pages = agenda.data?.pages;
   const { days, before } = useMemo(
     () => daysOfPages(pages ?? [], fromDay, preferences),
@@ -89,6 +86,8 @@ export function Agenda(props: Props) {
     () => new Map(pages?.flatMap(({ occurrences }) => occurrences.map((o) => [o.id, o] as const))),
     [pages],
   );
+  // What lies before is put there once the list has measured what it opened at; it keeps its place then.
+  const hasWayBack = pages !== undefined && pages[0]!.fromDay < fromDay;
   const isEmpty = pages !== undefined && days.length === 0;
   return (
     <View
@@ -118,18 +117,17 @@ export function Agenda(props: Props) {
           key={fromDay}
           data={days}
           firstItemIndex={ORIGIN - before}
-          initialTopMostItemIndex={before}
           increaseViewportBy={{ top: 0, bottom: 400 }}
           startReached={() => {
-            if (hasOpened.current && !agenda.isFetching) void agenda.fetchPreviousPage();
+            if (!agenda.isFetching) void agenda.fetchPreviousPage();
           }}
           endReached={() => {
             if (!agenda.isFetching) void agenda.fetchNextPage();
           }}
           rangeChanged={({ startIndex }) => {
             const seen = days[startIndex - (ORIGIN - before)];
-            if (seen && seen.day >= fromDay) hasOpened.current = true;
-            if (seen && hasOpened.current) props.onSeen(seen.day);
+            if (seen) props.onSeen(seen.day);
+            if (!hasWayBack && !agenda.isFetching) void agenda.fetchPreviousPage();
           }}
           computeItemKey={(_, { day }) => day}
           components={{ Footer: () => <View style={{ height: props.covered }} /> }}

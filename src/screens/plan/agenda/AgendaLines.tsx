@@ -10,8 +10,8 @@ import type { Wording } from '@/core/time/words';
 import { sayLength, sayMinute } from '@/core/time/words';
 import { titleOf } from '@/data/actions';
 import { Mark } from '@/ui/Mark';
-import { inkColours } from '@/ui/theme/palette';
-import { SANS, usePalette } from '@/ui/theme/theme';
+import { SANS, usePalette, textPx } from '@/ui/theme/theme';
+import { useBarColours } from '../sheet/barColours';
 import { barName } from '../sheet/barName';
 import { barStyle } from '../sheet/barStyle';
 import { EventIcon } from '../sheet/EventIcon';
@@ -44,8 +44,8 @@ const EventLine = memo(function EventLine(props: EventLineProps) {
   const { occurrence: o, day, calendarOf, categoryInks, wording, selectedId, onOpen } = props;
   const palette = usePalette();
   const calendar = calendarOf.get(o.calendarId);
+  const colours = useBarColours(o, inkOf(o, calendar?.ink ?? palette.dim, categoryInks));
   if (!calendar) return null;
-  const colours = inkColours(inkOf(o, calendar.ink, categoryInks), palette);
   const part = sayPart(nthDay(o, day));
   const under = [part, o.place].filter(Boolean).join(' · ');
   const isSelected = o.id === selectedId;
@@ -57,7 +57,7 @@ const EventLine = memo(function EventLine(props: EventLineProps) {
       className="agenda-line"
       style={{
         borderColor: palette.hairline,
-        ...(isSelected && { backgroundColor: palette.greenWash }),
+        ...(isSelected && { backgroundColor: palette.accentWash }),
       }}
     >
       <span className="agenda-time" style={{ color: palette.dim }}>
@@ -73,7 +73,7 @@ const EventLine = memo(function EventLine(props: EventLineProps) {
           size={12}
         />
       </span>
-      <span className="agenda-text" style={{ color: palette.ink }}>
+      <span className="agenda-text" style={{ color: colours.text }}>
         <span className="agenda-title">
           <EventIcon icon={o.icon} />
           {titleOf(o)}
@@ -106,7 +106,7 @@ export function AgendaLines({
           {sayMinute(minuteOfDay(line.end), hourCycle)}
         </Text>
         <View style={[styles.rule, { borderColor: palette.hairline }]} />
-        <Text style={[styles.words, { color: palette.green }]}>
+        <Text style={[styles.words, { color: palette.accent }]}>
           {sayLength((line.end - line.start) / MINUTE)} clear
         </Text>
       </View>
@@ -122,6 +122,6 @@ const styles = StyleSheet.create({
     minHeight: 26,
     paddingHorizontal: 14,
   },
-  words: { fontFamily: SANS, fontSize: 12, fontVariant: ['tabular-nums'] },
+  words: { fontFamily: SANS, fontSize: textPx(12), fontVariant: ['tabular-nums'] },
   rule: { flex: 1, borderTopWidth: 1, borderStyle: 'dashed' },
 });

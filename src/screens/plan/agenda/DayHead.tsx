@@ -6,7 +6,7 @@ import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayDay, sayHours, sayLength } from '@/core/time/words';
 import { Icon } from '@/ui/icons/Icon';
-import { SANS, SLAB, usePalette } from '@/ui/theme/theme';
+import { SANS, SLAB, usePalette, textPx } from '@/ui/theme/theme';
 
 interface Props {
   agendaDay: AgendaDay;
@@ -78,7 +78,7 @@ const styles = StyleSheet.create({
     paddingBottom: 4,
     borderTopWidth: 1,
   },
-  date: { fontFamily: SLAB, fontSize: 17, fontWeight: '600' },
+  date: { fontFamily: SLAB, fontSize: textPx(17), fontWeight: '600' },
   work: {
     marginLeft: 'auto',
     width: 40,
@@ -86,5 +86,5 @@ const styles = StyleSheet.create({
     alignItems: 'center',
     justifyContent: 'center',
   },
-  words: { fontFamily: SANS, fontSize: 12, fontVariant: ['tabular-nums'] },
+  words: { fontFamily: SANS, fontSize: textPx(12), fontVariant: ['tabular-nums'] },
 });

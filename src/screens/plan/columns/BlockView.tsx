@@ -7,8 +7,7 @@ import type { Wording } from '@/core/time/words';
 import { sayMinute } from '@/core/time/words';
 import { titleOf } from '@/data/actions';
 import { Mark } from '@/ui/Mark';
-import { inkColours } from '@/ui/theme/palette';
-import { usePalette } from '@/ui/theme/theme';
+import { useBarColours } from '../sheet/barColours';
 import { barName } from '../sheet/barName';
 import { barStyle } from '../sheet/barStyle';
 import { EventIcon } from '../sheet/EventIcon';
@@ -40,8 +39,7 @@ const TWO_LINES = 34;
 export const BlockView = memo(function BlockView(props: Props) {
   const { block, calendar, ink, left, width, isSelected, isDragged, isTabStop, wording } = props;
   const { occurrence: o, y, height } = block;
-  const palette = usePalette();
-  const colours = inkColours(ink, palette);
+  const colours = useBarColours(o, ink);
   const isSolid = o.availability === 'away';
   const blockWidth = block.width * width - GAP;
   const time = `${sayMinute(minuteOfDay(o.start), wording.hourCycle)}${o.place ? ` · ${o.place}` : ''}`;
@@ -61,7 +59,7 @@ export const BlockView = memo(function BlockView(props: Props) {
         left: left + block.left * width + 1,
         width: blockWidth,
         height: height - 1,
-        color: isSolid ? colours.onSolid : palette.ink,
+        color: isSolid ? colours.onSolid : colours.text,
         ...barStyle(o.availability, colours),
         boxShadow: `inset 3px 0 0 ${isSolid ? colours.onSolid : colours.edge}`,
         ...(isSelected && { borderColor: colours.edge, outline: `1px solid ${colours.edge}` }),

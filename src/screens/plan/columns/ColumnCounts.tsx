@@ -2,7 +2,7 @@ import { Pressable, StyleSheet, Text } from 'react-native';
 import type { Column } from '@/core/layout/columns';
 import { count } from '@/core/time/words';
 import { Icon } from '@/ui/icons/Icon';
-import { SANS, usePalette } from '@/ui/theme/theme';
+import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 
 interface Props {
   column: Column;
@@ -56,5 +56,5 @@ const styles = StyleSheet.create({
     borderRadius: 6,
     zIndex: 2,
   },
-  text: { fontFamily: SANS, fontSize: 11, fontWeight: '500' },
+  text: { fontFamily: SANS, fontSize: textPx(11), fontWeight: '500' },
 });

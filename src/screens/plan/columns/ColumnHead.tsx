@@ -4,15 +4,15 @@ import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayHours, weekdayName } from '@/core/time/words';
 import { Icon } from '@/ui/icons/Icon';
-import { SANS, SLAB, usePalette } from '@/ui/theme/theme';
+import { SANS, SLAB, usePalette, textPx } from '@/ui/theme/theme';
 import { dayName } from '../sheet/dayName';
 import { WorkIcon } from '../sheet/WorkIcon';
-import { HEAD } from './geometry';
 
 interface Props {
   day: number;
   left: number;
   width: number;
+  height: number;
   bookedMinutes: number;
   isToday: boolean;
   awayZone: string | null;
@@ -24,7 +24,7 @@ interface Props {
 
 /** The head of a column: weekday and number, where the work is, how much is booked. A press adds to the day. */
 export function ColumnHead(props: Props) {
-  const { day, left, width, bookedMinutes, isToday, awayZone, workweek, onAdd } = props;
+  const { day, left, width, height, bookedMinutes, isToday, awayZone, workweek, onAdd } = props;
   const palette = usePalette();
   return (
     <>
@@ -37,6 +37,7 @@ export function ColumnHead(props: Props) {
           {
             left,
             width,
+            height,
             borderColor: palette.hairline,
             backgroundColor: isToday ? palette.amberWash : palette.paper,
           },
@@ -62,7 +63,7 @@ export function ColumnHead(props: Props) {
       <WorkIcon
         day={day}
         left={left + width - 24}
-        top={HEAD - 22}
+        top={height - 22}
         workweek={workweek}
         wording={props.wording}
         onPress={props.onWorkday}
@@ -75,14 +76,18 @@ const styles = StyleSheet.create({
   head: {
     position: 'absolute',
     top: 0,
-    height: HEAD,
     borderLeftWidth: 1,
     paddingLeft: 5,
     paddingTop: 3,
     overflow: 'hidden',
   },
   line: { flexDirection: 'row', alignItems: 'baseline', gap: 3 },
-  weekday: { fontFamily: SANS, fontSize: 10.5, letterSpacing: 0.4 },
-  number: { fontFamily: SLAB, fontSize: 19, fontWeight: '600', lineHeight: 23 },
-  hours: { fontFamily: SANS, fontSize: 10.5, lineHeight: 14, fontVariant: ['tabular-nums'] },
+  weekday: { fontFamily: SANS, fontSize: textPx(10.5), letterSpacing: 0.4 },
+  number: { fontFamily: SLAB, fontSize: textPx(19), fontWeight: '600', lineHeight: textPx(23) },
+  hours: {
+    fontFamily: SANS,
+    fontSize: textPx(10.5),
+    lineHeight: textPx(14),
+    fontVariant: ['tabular-nums'],
+  },
 });

@@ -7,6 +7,7 @@ import { layoutColumns, minuteOfY, yOfMinute } from '@/core/layout/columns';
 import type { Span, Spot } from '@/core/layout/drag';
 import { trackKey } from '@/core/layout/tracks';
 import { takesDay } from '@/core/layout/parts';
+import { hourHeight } from '@/core/view/scale';
 import { dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
 import { SHORT_DAY, sayDay } from '@/core/time/words';
 import { inkColours } from '@/ui/theme/palette';
@@ -23,7 +24,7 @@ import { BlockView } from './BlockView';
 import { ColumnBackground } from './ColumnBackground';
 import { ColumnCounts } from './ColumnCounts';
 import { ColumnHead } from './ColumnHead';
-import { HEAD, MIN_BLOCK, MIN_HOUR, SCALE, TOP } from './geometry';
+import { HEAD, MIN_BLOCK, SCALE, TOP } from './geometry';
 import { HourScale } from './HourScale';
 import { NowMark } from './NowMark';
 import type { Field } from './placeInColumns';
@@ -43,7 +44,9 @@ export function Columns(props: FormProps) {
     selectedId,
     draft,
   } = props;
-  const { wording, settings, clock } = preferences;
+  const { wording, settings, clock, scale } = preferences;
+  const head = Math.round(HEAD * scale.text);
+  const topLine = Math.round(TOP * scale.line);
   const isWide = useIsWide();
   const palette = usePalette();
   const { room, onLayout } = useRoom();
@@ -54,22 +57,22 @@ export function Columns(props: FormProps) {
   const awayZoneOf = useAwayZone(preferences);
 
   const field = useMemo((): Field => {
-    const left = isWide ? SCALE.wide : SCALE.phone;
-    const least = ((hours.to - hours.from) / 60) * MIN_HOUR;
+    const left = (isWide ? SCALE.wide : SCALE.phone) * scale.text;
+    const least = ((hours.to - hours.from) / 60) * hourHeight(settings.slot, scale);
     return {
       tracks,
       fromMinute: hours.from,
       toMinute: hours.to,
-      height: Math.max(least, room.height),
+      height: Math.max(room.height, Math.max(least, room.height) * scale.zoom),
       left,
       width: Math.max(1, (room.width - left) / tracks.length),
     };
-  }, [tracks, hours, room, isWide]);
+  }, [tracks, hours, room, isWide, settings.slot, scale]);
   const columns = useMemo(
-    () => layoutColumns({ ...field, minBlock: MIN_BLOCK }, occurrences),
-    [field, occurrences],
+    () => layoutColumns({ ...field, minBlock: MIN_BLOCK * scale.text }, occurrences),
+    [field, occurrences, scale],
   );
-  const band = Math.max(0, ...columns.map(({ tops }) => tops.length)) * TOP;
+  const band = Math.max(0, ...columns.map(({ tops }) => tops.length)) * topLine;
   const calendarOf = useMemo(() => new Map(calendars.map((c) => [c.id, c])), [calendars]);
   const order = useMemo(
     () =>
@@ -128,13 +131,14 @@ export function Columns(props: FormProps) {
   const leftOf = (i: number) => field.left + i * field.width;
   return (
     <View ref={surface} role="group" aria-label={props.name} style={styles.all}>
-      <View style={[styles.heads, { borderColor: palette.hairline }]}>
+      <View style={[styles.heads, { height: head, borderColor: palette.hairline }]}>
         {room.width > 0 &&
           days.map((day) => (
             <ColumnHead
               key={day}
               day={day}
               {...dayPart(day, field)!}
+              height={head}
               bookedMinutes={props.bookedOn(day)}
               isToday={day === props.today}
               awayZone={awayZoneOf(day)}
@@ -161,9 +165,9 @@ export function Columns(props: FormProps) {
                     part={sayPart(top)}
                     calendar={calendar}
                     left={leftOf(i) + 1}
-                    top={2 + n * TOP}
+                    top={2 + n * topLine}
                     width={field.width - 2}
-                    height={TOP - 3}
+                    height={topLine - 3}
                     {...barProps(top.occurrence)}
                   />
                 )
@@ -252,7 +256,7 @@ function Drafts({ span, field }: { span: Span; field: Field }) {
 
 const styles = StyleSheet.create({
   all: { flex: 1, minHeight: 0, userSelect: 'none' } as object,
-  heads: { height: HEAD, borderTopWidth: 1, borderBottomWidth: 1 },
+  heads: { borderTopWidth: 1, borderBottomWidth: 1 },
   band: { borderBottomWidth: 1 },
   scroll: { flex: 1 },
   body: { touchAction: 'pan-y', overflow: 'hidden' } as object,

@@ -2,7 +2,7 @@ import { StyleSheet, Text, View } from 'react-native';
 import { yOfMinute } from '@/core/layout/columns';
 import type { HourCycle } from '@/core/time/words';
 import { sayHour } from '@/core/time/words';
-import { SANS, usePalette } from '@/ui/theme/theme';
+import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 import type { Field } from './placeInColumns';
 
 const LINE = 14;
@@ -38,8 +38,8 @@ const styles = StyleSheet.create({
     right: 6,
     textAlign: 'right',
     fontFamily: SANS,
-    fontSize: 11,
-    lineHeight: LINE,
+    fontSize: textPx(11),
+    lineHeight: textPx(LINE),
     fontVariant: ['tabular-nums'],
   },
 });

@@ -3,7 +3,7 @@ import { trackKey } from '@/core/layout/tracks';
 import type { Calendar } from '@/core/model/calendar';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
-import { SANS, usePalette } from '@/ui/theme/theme';
+import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 import type { Field } from './placeInColumns';
 
 /** Which calendar each column stands for. */
@@ -60,5 +60,5 @@ const styles = StyleSheet.create({
     alignItems: 'center',
     gap: 4,
   },
-  name: { fontFamily: SANS, fontSize: 12, fontWeight: '500', flex: 1, minWidth: 0 },
+  name: { fontFamily: SANS, fontSize: textPx(12), fontWeight: '500', flex: 1, minWidth: 0 },
 });

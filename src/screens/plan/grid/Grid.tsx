@@ -4,12 +4,13 @@ import { ScrollView, StyleSheet, Text, View } from 'react-native';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { inkOf } from '@/core/colour/inkOf';
 import type { Span } from '@/core/layout/drag';
+import { weeksOf } from '@/core/layout/grid';
 import { daysOf, takesDay } from '@/core/layout/parts';
 import type { Detail } from '@/core/model/view';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
 import { weekdayName } from '@/core/time/words';
 import { inkColours } from '@/ui/theme/palette';
-import { SANS, usePalette } from '@/ui/theme/theme';
+import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
 import type { FormProps } from '../sheet/formProps';
 import type { GhostHandle } from '../sheet/Ghost';
@@ -26,7 +27,7 @@ const DAYS = 7;
 const NONE: readonly string[] = [];
 
 interface Props extends FormProps {
-  /** `days` are whole weeks; these are the days that were asked for (day numbers, the end excluded). */
+  /** `days` are those of whole weeks; these are the days that were asked for (day numbers, the end excluded). */
   within: { from: number; to: number };
   detail: Detail;
   onShowWeek(day: number): void;
@@ -61,10 +62,17 @@ export function Grid(props: Props) {
   const scroller = useRef<ScrollView>(null);
   const ghost = useRef<GhostHandle>(null);
   const [openDay, setOpenDay] = useState<number | null>(null);
-  const fromDay = days[0]!;
-
+  const weeks = useMemo(() => weeksOf(days, firstWeekday), [days, firstWeekday]);
   const layout = useGridLayout(
-    { fromDay, weeks: days.length / DAYS, room, isWide, detail, openDay },
+    {
+      ...weeks,
+      room,
+      isWide,
+      detail,
+      scale: preferences.scale,
+      hasWeekNumbers: settings.hasWeekNumbers,
+      openDay,
+    },
     occurrences,
   );
   const calendarOf = useMemo(() => new Map(calendars.map((c) => [c.id, c])), [calendars]);
@@ -76,7 +84,7 @@ export function Grid(props: Props) {
   const order = useMemo(
     () =>
       layout.weeks.flatMap((week) =>
-        Array.from({ length: DAYS }, (_, column) =>
+        layout.offsets.map((_, column) =>
           week.detail === 'marks'
             ? []
             : week.bars.filter((bar) => bar.column === column).map((bar) => bar.occurrence.id),
@@ -126,7 +134,7 @@ export function Grid(props: Props) {
   return (
     <View style={styles.all}>
       <View aria-hidden style={[styles.heads, { borderColor: palette.hairline }]}>
-        {days.slice(0, DAYS).map((day, i) => (
+        {days.slice(0, layout.offsets.length).map((day, i) => (
           <Text
             key={day}
             style={[
@@ -154,8 +162,8 @@ export function Grid(props: Props) {
           {room.width > 0 &&
             layout.weeks.map((week) => (
               <View key={week.day} style={styles.week}>
-                {Array.from({ length: DAYS }, (_, column) => {
-                  const day = week.day + column;
+                {layout.offsets.map((offset, column) => {
+                  const day = week.day + offset;
                   return (
                     <GridCell
                       key={day}
@@ -210,7 +218,7 @@ const styles = StyleSheet.create({
     top: 3,
     paddingLeft: 6,
     fontFamily: SANS,
-    fontSize: 10.5,
+    fontSize: textPx(10.5),
     letterSpacing: 0.6,
   },
   scroll: { flex: 1 },

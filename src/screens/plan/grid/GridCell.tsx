@@ -5,7 +5,7 @@ import { workdayOf } from '@/core/model/workweek';
 import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayDay, sayHours } from '@/core/time/words';
-import { SANS, SLAB, usePalette } from '@/ui/theme/theme';
+import { SANS, SLAB, usePalette, textPx } from '@/ui/theme/theme';
 import { dayName } from '../sheet/dayName';
 import type { Box } from '../sheet/Ghost';
 import { stripes } from '../sheet/stripes';
@@ -93,7 +93,7 @@ const styles = StyleSheet.create({
     paddingHorizontal: 5,
     gap: 4,
   },
-  number: { fontFamily: SLAB, fontSize: 15, fontWeight: '600', lineHeight: 20 },
+  number: { fontFamily: SLAB, fontSize: textPx(15), fontWeight: '600', lineHeight: textPx(20) },
   beyond: { fontWeight: '400' },
-  hours: { fontFamily: SANS, fontSize: 10.5, fontVariant: ['tabular-nums'] },
+  hours: { fontFamily: SANS, fontSize: textPx(10.5), fontVariant: ['tabular-nums'] },
 });

@@ -6,8 +6,7 @@ import type { Wording } from '@/core/time/words';
 import { sayMinute } from '@/core/time/words';
 import { titleOf } from '@/data/actions';
 import { Mark } from '@/ui/Mark';
-import { inkColours } from '@/ui/theme/palette';
-import { usePalette } from '@/ui/theme/theme';
+import { useBarColours } from '../sheet/barColours';
 import { barName } from '../sheet/barName';
 import { barStyle } from '../sheet/barStyle';
 import { EventIcon } from '../sheet/EventIcon';
@@ -32,8 +31,7 @@ interface Props extends Box {
 /** A timed event of one day on a line of its cell. */
 export const GridLine = memo(function GridLine(props: Props) {
   const { occurrence: o, calendar, ink, isBare, isSelected, wording } = props;
-  const palette = usePalette();
-  const colours = inkColours(ink, palette);
+  const colours = useBarColours(o, ink);
   const isSolid = o.availability === 'away';
   return (
     <div
@@ -47,7 +45,7 @@ export const GridLine = memo(function GridLine(props: Props) {
         left: props.left,
         width: props.width,
         height: props.height,
-        color: isSolid ? colours.onSolid : palette.ink,
+        color: isSolid ? colours.onSolid : colours.text,
         ...barStyle(o.availability, colours),
         boxShadow: `inset 3px 0 0 ${colours.edge}`,
         ...(isSelected && { borderColor: colours.edge, outline: `1px solid ${colours.edge}` }),

@@ -9,14 +9,14 @@ import type { Wording } from '@/core/time/words';
 import { LONG_DAY, sayDay } from '@/core/time/words';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
-import { SANS, usePalette } from '@/ui/theme/theme';
+import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 import { WholeDayBar } from '../sheet/WholeDayBar';
 import { GridLine } from './GridLine';
 import type { GridLayout, PlacedWeek } from './useGridLayout';
 
 interface Props {
   week: PlacedWeek;
-  layout: Pick<GridLayout, 'gutter' | 'cell' | 'head'>;
+  layout: Pick<GridLayout, 'gutter' | 'cell' | 'head' | 'offsets'>;
   calendarOf: ReadonlyMap<string, Calendar>;
   inkFor(occurrence: Occurrence): string;
   firstWeekday: Weekday;
@@ -32,14 +32,13 @@ interface Props {
 
 /** Between bars that lie beside each other, in px. */
 const GAP = 2;
-const DAYS = 7;
 
 /** The marks of a cell's events, without words: a press on the day says them. */
 function Marks({ week, layout, calendarOf, inkFor }: Props) {
   const palette = usePalette();
-  return Array.from({ length: DAYS }, (_, column) => (
+  return layout.offsets.map((offset, column) => (
     <View
-      key={column}
+      key={offset}
       aria-hidden
       style={[
         styles.marks,
@@ -115,22 +114,29 @@ export function GridWeekView(props: Props) {
 
   return (
     <View style={styles.week}>
-      <Pressable
-        {...{ dataSet: { nodrag: '' } }}
-        role="button"
-        aria-label={`Show week ${number}`}
-        onPress={() => props.onShowWeek(week.day)}
-        style={[
-          styles.number,
-          { top: week.y, height: week.height, width: layout.gutter, borderColor: palette.hairline },
-        ]}
-      >
-        <Text style={[styles.text, { color: palette.dim }]}>{number}</Text>
-      </Pressable>
+      {layout.gutter > 0 && (
+        <Pressable
+          {...{ dataSet: { nodrag: '' } }}
+          role="button"
+          aria-label={`Show week ${number}`}
+          onPress={() => props.onShowWeek(week.day)}
+          style={[
+            styles.number,
+            {
+              top: week.y,
+              height: week.height,
+              width: layout.gutter,
+              borderColor: palette.hairline,
+            },
+          ]}
+        >
+          <Text style={[styles.text, { color: palette.dim }]}>{number}</Text>
+        </Pressable>
+      )}
       {week.detail === 'marks' ? <Marks {...props} /> : week.bars.map(bar)}
       {week.detail !== 'marks' &&
         week.more.map((more, column) => {
-          const day = week.day + column;
+          const day = week.day + layout.offsets[column]!;
           return (
             more > 0 && (
               <Pressable
@@ -149,7 +155,7 @@ export function GridWeekView(props: Props) {
                   },
                 ]}
               >
-                <Text style={[styles.text, { color: palette.green }]} numberOfLines={1}>
+                <Text style={[styles.text, { color: palette.accent }]} numberOfLines={1}>
                   {more} more
                 </Text>
               </Pressable>
@@ -169,7 +175,12 @@ const styles = StyleSheet.create({
     paddingTop: 4,
     borderBottomWidth: 1,
   },
-  text: { fontFamily: SANS, fontSize: 11, fontWeight: '500', fontVariant: ['tabular-nums'] },
+  text: {
+    fontFamily: SANS,
+    fontSize: textPx(11),
+    fontWeight: '500',
+    fontVariant: ['tabular-nums'],
+  },
   marks: {
     position: 'absolute',
     flexDirection: 'row',

@@ -10,12 +10,17 @@ export function placeInGrid(span: Span, layout: GridLayout): Box | null {
   const day = dayOfWall(span.start);
   const week = layout.weeks.find((each) => day >= each.day && day < each.day + DAYS);
   if (!week) return null;
-  const column = day - week.day;
-  const days = Math.max(1, Math.ceil(span.end / DAY) - day);
+  const { offsets } = layout;
+  const past = Math.max(day + 1, Math.ceil(span.end / DAY));
+  const column = offsets.findIndex((offset) => week.day + offset >= day);
+  const columns = offsets.filter(
+    (offset) => week.day + offset >= day && week.day + offset < past,
+  ).length;
+  if (columns === 0) return null;
   return {
     left: layout.gutter + column * layout.cell + 1,
     top: week.y + layout.head,
-    width: Math.min(DAYS - column, days) * layout.cell - 2,
+    width: columns * layout.cell - 2,
     height: 18,
   };
 }
@@ -25,5 +30,7 @@ export function spotInGrid(x: number, y: number, layout: GridLayout): Spot | nul
   const week = layout.weeks.findLast((each) => each.y <= y) ?? layout.weeks[0];
   if (!week) return null;
   const column = Math.floor((x - layout.gutter) / layout.cell);
-  return { day: week.day + Math.max(0, Math.min(DAYS - 1, column)), minute: 0 };
+  const { offsets } = layout;
+  const offset = offsets[Math.max(0, Math.min(offsets.length - 1, column))]!;
+  return { day: week.day + offset, minute: 0 };
 }

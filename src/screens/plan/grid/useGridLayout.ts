@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
-import type { GridWeek } from '@/core/layout/grid';
+import type { GridFrame, GridWeek } from '@/core/layout/grid';
 import { layoutGrid } from '@/core/layout/grid';
 import type { Detail } from '@/core/model/view';
+import type { Scale } from '@/core/view/scale';
 import { BAR_LINE, CELL_HEAD, GUTTER, LINE, MIN_WEEK, PADDING } from './geometry';
 
 const DAYS = 7;
@@ -22,47 +23,55 @@ export interface GridLayout {
   gutter: number;
   cell: number;
   head: number;
+  /** Days of a week that have a cell, counted from its first. */
+  offsets: readonly number[];
 }
 
-interface Frame {
-  fromDay: number;
-  weeks: number;
+interface Frame extends Pick<GridFrame, 'fromDay' | 'weeks' | 'offsets'> {
   room: { width: number; height: number };
   isWide: boolean;
   detail: Detail;
+  scale: Scale;
+  hasWeekNumbers: boolean;
   /** The day that is opened in place: its week shows everything. */
   openDay: number | null;
 }
 
 /** Places weeks under each other; the one that is open grows to hold all that it has. */
 function placeWeeks(frame: Frame, occurrences: readonly Occurrence[]): GridLayout {
-  const { fromDay, weeks, room, isWide, detail, openDay } = frame;
+  const { fromDay, weeks, offsets, room, isWide, detail, scale, openDay } = frame;
   const size = isWide ? 'wide' : 'phone';
-  const gutter = GUTTER[size];
-  const head = CELL_HEAD[size];
-  const usual = Math.max(MIN_WEEK[size], Math.floor(room.height / weeks));
-  const line = detail === 'titles' ? LINE[size] : BAR_LINE;
+  const gutter = frame.hasWeekNumbers ? GUTTER[size] * scale.text : 0;
+  const head = Math.round(CELL_HEAD[size] * scale.text);
+  const fit = Math.max(MIN_WEEK[size] * scale.line, Math.floor(room.height / weeks));
+  const usual = Math.max(head + BAR_LINE, Math.round(fit * scale.zoom));
+  const titleLine = Math.round(LINE[size] * scale.line);
+  const line = detail === 'titles' ? titleLine : BAR_LINE;
   const openWeek = openDay === null ? null : Math.floor((openDay - fromDay) / DAYS);
   const fitting = Math.max(1, Math.floor((usual - head - PADDING) / line));
   const lines = detail === 'marks' ? Infinity : fitting;
   const placed: PlacedWeek[] = [];
   let y = 0;
-  for (const week of layoutGrid({ fromDay, weeks, lines, openWeek }, occurrences)) {
+  for (const week of layoutGrid({ fromDay, weeks, offsets, lines, openWeek }, occurrences)) {
     const isOpen = placed.length === openWeek;
-    const grown = isOpen ? head + week.lines * LINE[size] + PADDING : 0;
+    const grown = isOpen ? head + week.lines * titleLine + PADDING : 0;
     const height = Math.max(usual, grown);
-    const drawn = isOpen ? { line: LINE[size], detail: 'titles' as const } : { line, detail };
+    const drawn = isOpen ? { line: titleLine, detail: 'titles' as const } : { line, detail };
     placed.push({ ...week, ...drawn, y, height });
     y += height;
   }
-  const cell = Math.max(1, (room.width - gutter) / DAYS);
-  return { weeks: placed, height: y, gutter, cell, head };
+  const cell = Math.max(1, (room.width - gutter) / offsets.length);
+  return { weeks: placed, height: y, gutter, cell, head, offsets };
 }
 
 export function useGridLayout(frame: Frame, occurrences: readonly Occurrence[]): GridLayout {
-  const { fromDay, weeks, room, isWide, detail, openDay } = frame;
+  const { fromDay, weeks, offsets, room, isWide, detail, scale, hasWeekNumbers, openDay } = frame;
   return useMemo(
-    () => placeWeeks({ fromDay, weeks, room, isWide, detail, openDay }, occurrences),
-    [fromDay, weeks, room, isWide, detail, openDay, occurrences],
+    () =>
+      placeWeeks(
+        { fromDay, weeks, offsets, room, isWide, detail, scale, hasWeekNumbers, openDay },
+        occurrences,
+      ),
+    [fromDay, weeks, offsets, room, isWide, detail, scale, hasWeekNumbers, openDay, occurrences],
   );
 }

@@ -72,13 +72,15 @@ export function Details(props: Props) {
     notes: change?.notes ?? event?.notes ?? '',
     link: change?.link ?? event?.link ?? '',
   };
+  const place = (date ?? o).place;
   const categories = useCategories();
   const labels = categories.filter(({ id }) => o.categoryIds.includes(id));
   const length = o.wholeDay ? '' : ` (${sayLength((o.endMs - o.startMs) / MINUTE)})`;
 
   return (
     <PanelFrame
-      title={titleOf(o)}
+      // Who opens a private event wants to see it, whatever the sheet shows.
+      title={titleOf(date ?? o)}
       onClose={onClose}
       footer={
         event &&
@@ -127,7 +129,7 @@ export function Details(props: Props) {
           {o.visibility === 'private' ? ' · private' : ''}
         </Text>
       </View>
-      {o.place !== '' && <Line icon="map-marker-outline">{o.place}</Line>}
+      {place !== '' && <Line icon="map-marker-outline">{place}</Line>}
       {text.link !== '' && <Line icon="link-variant">{text.link}</Line>}
       {text.notes !== '' && <Line icon="text">{text.notes}</Line>}
       {labels.length > 0 && (

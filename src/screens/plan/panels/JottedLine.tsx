@@ -20,7 +20,7 @@ export function JottedLine({ line, parts }: { line: string; parts: readonly JotP
         <Text
           key={from}
           variant="bodySmall"
-          style={isPart ? [styles.part, { color: palette.green }] : { color: palette.dim }}
+          style={isPart ? [styles.part, { color: palette.accent }] : { color: palette.dim }}
         >
           {text}
         </Text>

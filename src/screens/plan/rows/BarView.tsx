@@ -6,8 +6,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { Wording } from '@/core/time/words';
 import { titleOf } from '@/data/actions';
 import { Mark } from '@/ui/Mark';
-import { inkColours } from '@/ui/theme/palette';
-import { usePalette } from '@/ui/theme/theme';
+import { useBarColours } from '../sheet/barColours';
 import { barStyle } from '../sheet/barStyle';
 import { barName } from '../sheet/barName';
 import { EventIcon } from '../sheet/EventIcon';
@@ -48,14 +47,13 @@ export const BarView = memo(function BarView(props: Props) {
   const { bar, calendar, ink, top, left, height, isTall, isSelected, isDragged, isTabStop } = props;
   const { wording, onOpen } = props;
   const { occurrence: o } = bar;
-  const palette = usePalette();
-  const colours = inkColours(ink, palette);
+  const colours = useBarColours(o, ink);
   const isInside = o.availability === 'away' && bar.labelOffset < bar.width;
   const markColour = o.availability === 'away' && bar.width > 18 ? colours.onSolid : colours.edge;
   const cuts = `${bar.cutStart ? ' sheet-cut-start' : ''}${bar.cutEnd ? ' sheet-cut-end' : ''}`;
   const label: CSSProperties = {
     width: Math.max(0, bar.labelRoom),
-    color: isInside ? colours.onSolid : palette.ink,
+    color: isInside ? colours.onSolid : colours.text,
     ...(bar.labelSide === 'right'
       ? { left: bar.labelOffset - 1 }
       : { right: bar.width + 3, textAlign: 'right' }),

@@ -8,7 +8,7 @@ import { cityOf } from '@/core/time/zoneNames';
 import { Icon } from '@/ui/icons/Icon';
 import { dayName } from '../sheet/dayName';
 import { WorkIcon } from '../sheet/WorkIcon';
-import { SANS, SLAB, usePalette } from '@/ui/theme/theme';
+import { SANS, SLAB, usePalette, textPx } from '@/ui/theme/theme';
 
 interface Props {
   day: number;
@@ -89,8 +89,8 @@ const styles = StyleSheet.create({
     paddingTop: 5,
     overflow: 'hidden',
   },
-  weekday: { fontFamily: SANS, fontSize: 10.5, letterSpacing: 0.6, lineHeight: 14 },
-  number: { fontFamily: SLAB, fontSize: 20, fontWeight: '600', lineHeight: 23 },
+  weekday: { fontFamily: SANS, fontSize: textPx(10.5), letterSpacing: 0.6, lineHeight: textPx(14) },
+  number: { fontFamily: SLAB, fontSize: textPx(20), fontWeight: '600', lineHeight: textPx(23) },
   away: {
     position: 'absolute',
     bottom: 0,
@@ -101,7 +101,12 @@ const styles = StyleSheet.create({
     gap: 2,
     paddingHorizontal: 3,
   },
-  city: { fontFamily: SANS, fontSize: 10, lineHeight: 13, flex: 1, minWidth: 0 },
+  city: { fontFamily: SANS, fontSize: textPx(10), lineHeight: textPx(13), flex: 1, minWidth: 0 },
   booked: { flexDirection: 'row', alignItems: 'center', gap: 2 },
-  hours: { fontFamily: SANS, fontSize: 10.5, lineHeight: 14, fontVariant: ['tabular-nums'] },
+  hours: {
+    fontFamily: SANS,
+    fontSize: textPx(10.5),
+    lineHeight: textPx(14),
+    fontVariant: ['tabular-nums'],
+  },
 });

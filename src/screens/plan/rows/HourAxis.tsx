@@ -2,7 +2,7 @@ import { StyleSheet, Text, View } from 'react-native';
 import { xOfMinute } from '@/core/layout/rows';
 import type { HourCycle } from '@/core/time/words';
 import { sayHour } from '@/core/time/words';
-import { SANS, usePalette } from '@/ui/theme/theme';
+import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 import { AXIS_HEIGHT } from './geometry';
 import type { TimeLine } from './RowBackground';
 
@@ -54,8 +54,8 @@ const styles = StyleSheet.create({
     width: 40,
     textAlign: 'center',
     fontFamily: SANS,
-    fontSize: 11,
-    lineHeight: 16,
+    fontSize: textPx(11),
+    lineHeight: textPx(16),
     fontVariant: ['tabular-nums'],
   },
 });

@@ -1,24 +1,27 @@
 import { Pressable, StyleSheet, Text } from 'react-native';
 import type { Row } from '@/core/layout/rows';
+import type { RowSizes } from './geometry';
 import { laneTop } from './geometry';
 import { count } from '@/core/time/words';
-import { COUNT_WIDTH } from '@/core/layout/rows';
-import { SANS, usePalette } from '@/ui/theme/theme';
+import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 
 interface Props {
   row: Row;
+  sizes: RowSizes;
   gutter: number;
   dayName: string;
   onWiden(): void;
 }
 
 /** How many events of a row lie outside the shown hours; a press shows them. */
-export function OutsideCounts({ row, gutter, dayName, onWiden }: Props) {
+export function OutsideCounts({ row, sizes, gutter, dayName, onWiden }: Props) {
   const palette = usePalette();
   const chip = (lane: number) => [
     styles.chip,
     {
-      top: row.y + laneTop(row, lane),
+      top: row.y + laneTop(row, lane, sizes),
+      width: sizes.count - 4,
+      height: Math.min(sizes.lane - 3, row.laneHeight - 3),
       borderColor: palette.hairline,
       backgroundColor: palette.paper,
     },
@@ -55,13 +58,11 @@ export function OutsideCounts({ row, gutter, dayName, onWiden }: Props) {
 const styles = StyleSheet.create({
   chip: {
     position: 'absolute',
-    height: 20,
-    width: COUNT_WIDTH - 4,
     alignItems: 'center',
     borderWidth: 1,
     borderRadius: 6,
     justifyContent: 'center',
     zIndex: 2,
   },
-  text: { fontFamily: SANS, fontSize: 11, fontWeight: '500' },
+  text: { fontFamily: SANS, fontSize: textPx(11), fontWeight: '500' },
 });

@@ -14,7 +14,7 @@ import { useRoom } from '../sheet/useRoom';
 import { placeInRows } from './placeInRows';
 import type { GhostHandle } from '../sheet/Ghost';
 import { Ghost } from '../sheet/Ghost';
-import { gutterOf } from './geometry';
+import { gutterOf, rowSizes } from './geometry';
 import { HourAxis } from './HourAxis';
 import { NowLine } from './NowLine';
 import { UsualHours } from './UsualHours';
@@ -49,7 +49,7 @@ export function Rows(props: Props) {
   const isWide = useIsWide();
   const { room, onLayout } = useRoom();
   const awayZoneOf = useAwayZone(preferences);
-  const gutter = gutterOf(isWide, props.tracks[0]?.calendarId !== null);
+  const gutter = gutterOf(isWide, props.tracks[0]?.calendarId !== null) * preferences.scale.text;
   const surface = useRef<View>(null);
   const scroller = useRef<ScrollView>(null);
   const ghost = useRef<GhostHandle>(null);
@@ -58,7 +58,17 @@ export function Rows(props: Props) {
     () => ({ fromMinute: hours.from, toMinute: hours.to, width: Math.max(1, room.width - gutter) }),
     [hours, room.width, gutter],
   );
-  const frame = { tracks: props.tracks, line, height: room.height, isWide, wording };
+  const { scale } = preferences;
+  const sizes = useMemo(() => rowSizes(scale, isWide), [scale, isWide]);
+  const frame = {
+    tracks: props.tracks,
+    line,
+    height: room.height,
+    isWide,
+    wording,
+    sizes,
+    text: scale.text,
+  };
   const layout = useRowsLayout(frame, occurrences);
 
   const byId = useMemo(() => new Map(occurrences.map((o) => [o.id, o])), [occurrences]);
@@ -112,8 +122,8 @@ export function Rows(props: Props) {
   );
 
   const ghostPlace = useCallback(
-    (span: Span) => placeInRows(span, layout.rows, line, gutter),
-    [layout.rows, line, gutter],
+    (span: Span) => placeInRows(span, layout.rows, line, gutter, sizes.lane),
+    [layout.rows, line, gutter, sizes],
   );
 
   return (
@@ -156,6 +166,7 @@ export function Rows(props: Props) {
                   key={trackKey(row)}
                   row={row}
                   line={line}
+                  sizes={sizes}
                   gutter={gutter}
                   calendarOf={calendarOf}
                   hasDay={days.length > 1}

@@ -9,7 +9,8 @@ import type { Wording } from '@/core/time/words';
 import { SHORT_DAY, sayDay } from '@/core/time/words';
 import { usePalette } from '@/ui/theme/theme';
 import { BarView } from './BarView';
-import { laneTop, PADDING, TOP } from './geometry';
+import type { RowSizes } from './geometry';
+import { laneTop, PADDING } from './geometry';
 import { Gutter } from './Gutter';
 import { TrackGutter } from './TrackGutter';
 import { OutsideCounts } from './OutsideCounts';
@@ -20,6 +21,7 @@ import { sayPart, WholeDayBar } from '../sheet/WholeDayBar';
 interface Props {
   row: Row;
   line: TimeLine;
+  sizes: RowSizes;
   gutter: number;
   calendarOf: ReadonlyMap<string, Calendar>;
   /** Whether more than one day is shown, so that each has to be told. */
@@ -47,7 +49,7 @@ interface Props {
 
 /** A day of the sheet with everything on it. */
 export const SheetRow = memo(function SheetRow(props: Props) {
-  const { row, line, gutter, calendarOf, categoryInks, workweek, wording, isToday } = props;
+  const { row, line, sizes, gutter, calendarOf, categoryInks, workweek, wording, isToday } = props;
   const { selectedId, draggedId, tabStopId, seenFrom, seenTo, onOpen } = props;
   const { dim } = usePalette();
   const isSeen = (top: number) => top >= seenFrom && top <= seenTo;
@@ -98,7 +100,7 @@ export const SheetRow = memo(function SheetRow(props: Props) {
       )}
       {row.tops.map((bar, n) => {
         const calendar = calendarOf.get(bar.occurrence.calendarId);
-        const top = row.y + PADDING + n * TOP;
+        const top = row.y + PADDING + n * sizes.top;
         if (!calendar || !isSeen(top)) return null;
         return (
           <WholeDayBar
@@ -108,7 +110,7 @@ export const SheetRow = memo(function SheetRow(props: Props) {
             calendar={calendar}
             top={top}
             width={bar.width}
-            height={TOP - 3}
+            height={sizes.top - 3}
             {...barProps(bar.occurrence)}
             left={gutter + bar.x}
           />
@@ -117,7 +119,7 @@ export const SheetRow = memo(function SheetRow(props: Props) {
       {row.bars.map((bar) => {
         const { occurrence } = bar;
         const calendar = calendarOf.get(occurrence.calendarId);
-        const top = row.y + laneTop(row, bar.lane);
+        const top = row.y + laneTop(row, bar.lane, sizes);
         if (!calendar || !isSeen(top)) return null;
         return (
           <BarView
@@ -134,6 +136,7 @@ export const SheetRow = memo(function SheetRow(props: Props) {
       })}
       <OutsideCounts
         row={row}
+        sizes={sizes}
         gutter={gutter}
         dayName={sayDay(row.day, wording, SHORT_DAY)}
         onWiden={props.onWiden}

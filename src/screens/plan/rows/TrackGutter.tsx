@@ -6,7 +6,7 @@ import type { Wording } from '@/core/time/words';
 import { LONG_DAY, SHORT_DAY, sayDay } from '@/core/time/words';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
-import { SANS, usePalette } from '@/ui/theme/theme';
+import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 
 interface Props {
   row: Row;
@@ -67,7 +67,14 @@ const styles = StyleSheet.create({
     gap: 2,
     overflow: 'hidden',
   },
-  day: { fontFamily: SANS, fontSize: 10.5, lineHeight: 13 },
+  day: { fontFamily: SANS, fontSize: textPx(10.5), lineHeight: textPx(13) },
   calendar: { flexDirection: 'row', alignItems: 'flex-start', gap: 4 },
-  name: { fontFamily: SANS, fontSize: 11, lineHeight: 13, fontWeight: '500', flex: 1, minWidth: 0 },
+  name: {
+    fontFamily: SANS,
+    fontSize: textPx(11),
+    lineHeight: textPx(13),
+    fontWeight: '500',
+    flex: 1,
+    minWidth: 0,
+  },
 });

@@ -5,7 +5,7 @@ import { AXIS_HEIGHT } from './geometry';
 
 /** The way back from widened hours, at the corner of the axis. */
 export function UsualHours({ gutter, onPress }: { gutter: number; onPress(): void }) {
-  const { green } = usePalette();
+  const { accent } = usePalette();
   return (
     <Pressable
       role="button"
@@ -13,7 +13,7 @@ export function UsualHours({ gutter, onPress }: { gutter: number; onPress(): voi
       onPress={onPress}
       style={[styles.corner, { width: gutter }]}
     >
-      <Icon name="restore" size={16} color={green} />
+      <Icon name="restore" size={16} color={accent} />
     </Pressable>
   );
 }

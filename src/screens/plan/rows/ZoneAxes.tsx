@@ -8,7 +8,7 @@ import type { Wording } from '@/core/time/words';
 import { sayHour, weekdayName } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import { instantFromWall } from '@/core/time/zones';
-import { SANS, usePalette } from '@/ui/theme/theme';
+import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 import type { TimeLine } from './RowBackground';
 
 const AXIS = 19;
@@ -138,15 +138,15 @@ export function ZoneAxes(props: Props) {
 const styles = StyleSheet.create({
   axis: { height: AXIS, borderTopWidth: 1 },
   name: { position: 'absolute', left: 0, top: 0, height: AXIS - 1, paddingLeft: 6, zIndex: 1 },
-  text: { fontFamily: SANS, fontSize: 10.5, lineHeight: 17, fontWeight: '600' },
+  text: { fontFamily: SANS, fontSize: textPx(10.5), lineHeight: textPx(17), fontWeight: '600' },
   hour: {
     position: 'absolute',
     top: 1,
     width: 40,
     textAlign: 'center',
     fontFamily: SANS,
-    fontSize: 10.5,
-    lineHeight: 16,
+    fontSize: textPx(10.5),
+    lineHeight: textPx(16),
     fontVariant: ['tabular-nums'],
   },
 });

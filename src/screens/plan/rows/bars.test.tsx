@@ -5,7 +5,7 @@ import type { RowBar } from '@/core/layout/rows';
 import { newCalendar } from '@/core/model/calendar';
 import { INKS } from '@/core/model/inks';
 import { HOUR, MINUTE, parseLocal } from '@/core/time/civil';
-import { THEMES } from '@/ui/theme/theme';
+import { themeOf } from '@/ui/theme/theme';
 import { BarView } from './BarView';
 import { neighbour, nudge, stepOf } from '../sheet/useSheetKeys';
 
@@ -60,7 +60,7 @@ function draw(fields: Partial<Parameters<typeof BarView>[0]> = {}) {
     isTabStop: true,
   };
   render(
-    <PaperProvider theme={THEMES.light}>
+    <PaperProvider theme={themeOf(false, 'spruce', 1)}>
       <BarView
         bar={bar}
         calendar={calendar}

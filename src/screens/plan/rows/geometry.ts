@@ -1,4 +1,5 @@
 import type { Row } from '@/core/layout/rows';
+import type { Scale } from '@/core/view/scale';
 
 const GUTTER = { phone: 52, wide: 68 };
 /** Names of calendars take more room than days. */
@@ -11,13 +12,41 @@ export function gutterOf(isWide: boolean, isNamed: boolean): number {
 }
 
 export const AXIS_HEIGHT = 22;
-export const LANE = 23;
-export const TALL_LANE = 37;
-export const TOP = 21;
 export const PADDING = 4;
-export const MIN_ROW = { phone: 62, wide: 66 };
+const LANE = 23;
+const TALL_LANE = 37;
+const TOP = 21;
+const COUNT_WIDTH = 66;
+const MIN_ROW = { phone: 62, wide: 66 };
+/** Under this a label no longer fits its lane, in px at the usual text size. */
+const LEAST_LANE = 19;
+
+/** Sizes of what rows are made of, in px. */
+export interface RowSizes {
+  /** A lane, and one whose labels have two lines. */
+  lane: number;
+  tallLane: number;
+  /** A whole-day bar's line. */
+  top: number;
+  /** Width of the count of events outside the shown hours. */
+  count: number;
+  /** The least height of a row. */
+  row: number;
+}
+
+export function rowSizes({ text, line, zoom }: Scale, isWide: boolean): RowSizes {
+  const grown = (px: number, least: number) => Math.round(Math.max(px * line * zoom, least * text));
+  return {
+    lane: grown(LANE, LEAST_LANE),
+    tallLane: grown(TALL_LANE, TALL_LANE),
+    top: grown(TOP, LEAST_LANE),
+    count: Math.round(COUNT_WIDTH * text),
+    // The head of a row has letters of its own: it can't be lower than they are.
+    row: Math.round((isWide ? MIN_ROW.wide : MIN_ROW.phone) * Math.max(text, line * zoom)),
+  };
+}
 
 /** Top of a lane within its row. */
-export function laneTop(row: Row, lane: number): number {
-  return PADDING + row.tops.length * TOP + lane * row.laneHeight;
+export function laneTop(row: Row, lane: number, { top }: Pick<RowSizes, 'top'>): number {
+  return PADDING + row.tops.length * top + lane * row.laneHeight;
 }

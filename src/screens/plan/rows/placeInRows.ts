@@ -3,18 +3,19 @@ import type { Row } from '@/core/layout/rows';
 import { xOfMinute } from '@/core/layout/rows';
 import { DAY, dayOfWall, MINUTE } from '@/core/time/civil';
 import type { Box } from '../sheet/Ghost';
-import { LANE, PADDING } from './geometry';
+import { PADDING } from './geometry';
 import type { TimeLine } from './RowBackground';
 
 /** The narrowest that a draft is drawn. */
 const MIN_WIDTH = 7;
 
-/** Where the draft of a bar lies; that of a day out of sight lies in the first row. */
+/** Where the draft of a bar lies, a lane (px) high; that of a day out of sight lies in the first row. */
 export function placeInRows(
   span: Span,
   rows: readonly Row[],
   line: TimeLine,
   gutter: number,
+  lane: number,
 ): Box | null {
   const row = rows.find(({ day }) => day === dayOfWall(span.start)) ?? rows[0];
   if (!row) return null;
@@ -26,6 +27,6 @@ export function placeInRows(
     left: gutter + from,
     top: row.y + PADDING,
     width: Math.max(MIN_WIDTH, to - from),
-    height: LANE,
+    height: lane,
   };
 }

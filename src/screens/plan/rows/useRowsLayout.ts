@@ -4,7 +4,8 @@ import type { RowsLayout } from '@/core/layout/rows';
 import { layoutRows } from '@/core/layout/rows';
 import type { Track } from '@/core/layout/tracks';
 import type { Wording } from '@/core/time/words';
-import { LANE, MIN_ROW, PADDING, TALL_LANE, TOP } from './geometry';
+import type { RowSizes } from './geometry';
+import { PADDING } from './geometry';
 import { labelWidth, useFontsReady } from '../sheet/labels';
 import type { TimeLine } from './RowBackground';
 
@@ -15,11 +16,14 @@ interface Frame {
   height: number;
   isWide: boolean;
   wording: Wording;
+  sizes: RowSizes;
+  /** Letters against their usual size. */
+  text: number;
 }
 
 /** The rows of the sheet for what happens on them; reckoned again only when something of it changes. */
 export function useRowsLayout(frame: Frame, occurrences: readonly Occurrence[]): RowsLayout {
-  const { tracks, line, height, isWide, wording } = frame;
+  const { tracks, line, height, isWide, wording, sizes, text } = frame;
   const areFontsReady = useFontsReady();
   return useMemo(
     () =>
@@ -28,17 +32,18 @@ export function useRowsLayout(frame: Frame, occurrences: readonly Occurrence[]):
           ...line,
           tracks,
           height,
-          minRowHeight: isWide ? MIN_ROW.wide : MIN_ROW.phone,
-          laneHeight: LANE,
-          tallLaneHeight: isWide ? TALL_LANE : null,
-          topHeight: TOP,
+          minRowHeight: sizes.row,
+          laneHeight: sizes.lane,
+          tallLaneHeight: isWide ? sizes.tallLane : null,
+          topHeight: sizes.top,
           padding: PADDING,
-          labelWidth: (o, tall) => labelWidth(o, tall, wording),
+          countWidth: sizes.count,
+          labelWidth: (o, tall) => labelWidth(o, tall, wording, text),
         },
         occurrences,
       ),
     // Letters that have just come have other widths.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [line, tracks, height, isWide, occurrences, wording, areFontsReady],
+    [line, tracks, height, isWide, occurrences, wording, sizes, text, areFontsReady],
   );
 }

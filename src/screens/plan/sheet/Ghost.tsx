@@ -4,7 +4,7 @@ import { StyleSheet, Text, View } from 'react-native';
 import type { Span } from '@/core/layout/drag';
 import type { Wording } from '@/core/time/words';
 import { saySpan } from '@/core/time/words';
-import { SANS, usePalette } from '@/ui/theme/theme';
+import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 
 /** The draft of a bar while it is dragged: drawn straight into the page, a frame at a time. */
 export interface GhostHandle {
@@ -97,7 +97,7 @@ const styles = StyleSheet.create({
   label: {
     position: 'absolute',
     fontFamily: SANS,
-    fontSize: 12.5,
+    fontSize: textPx(12.5),
     fontWeight: '600',
     paddingHorizontal: 7,
     paddingVertical: 2,

@@ -5,8 +5,8 @@ import type { Calendar } from '@/core/model/calendar';
 import type { Wording } from '@/core/time/words';
 import { titleOf } from '@/data/actions';
 import { Mark } from '@/ui/Mark';
-import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
+import { useBarColours } from './barColours';
 import { barName } from './barName';
 import { EventIcon } from './EventIcon';
 import { pressable } from './pressable';
@@ -29,7 +29,7 @@ interface Props extends Box {
 export const WholeDayBar = memo(function WholeDayBar(props: Props) {
   const { occurrence: o, part, calendar, ink, isSelected, isTabStop, wording, onOpen } = props;
   const palette = usePalette();
-  const { edge, fill, solid, onSolid } = inkColours(ink, palette);
+  const { edge, fill, solid, onSolid, text } = useBarColours(o, ink);
   const isSolid = takesDay(o);
   const said = part && ` · ${part}`;
   return (
@@ -43,7 +43,7 @@ export const WholeDayBar = memo(function WholeDayBar(props: Props) {
         left: props.left,
         width: props.width,
         height: props.height,
-        color: isSolid ? onSolid : palette.ink,
+        color: isSolid ? onSolid : text,
         backgroundColor: isSolid ? solid : o.availability === 'tentative' ? fill : palette.sheet,
         borderColor: isSelected ? palette.ink : edge,
         borderStyle: o.availability === 'tentative' ? 'dashed' : 'solid',

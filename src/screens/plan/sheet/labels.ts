@@ -35,14 +35,14 @@ export function secondLine(o: Occurrence, { hourCycle }: Wording): string {
   return o.place ? `${time} · ${o.place}` : time;
 }
 
-/** Width of an occurrence's label in pixels, as the browser draws it. */
-export function labelWidth(o: Occurrence, tall: boolean, wording: Wording): number {
+/** Width of an occurrence's label in pixels, as the browser draws it in letters of `text` times their usual size. */
+export function labelWidth(o: Occurrence, tall: boolean, wording: Wording, text: number): number {
   const icon = isEventIcon(o.icon) ? ICON_WIDTH : 0;
-  const title = icon + widthOf(titleOf(o), `500 ${LABEL_SIZE}px ${SANS}`);
+  const title = icon + widthOf(titleOf(o), `500 ${LABEL_SIZE * text}px ${SANS}`);
   if (!tall) return title;
   // The second line asks for room for its time; its place shows as far as there is more.
   const time = secondLine({ ...o, place: '' }, wording);
-  return Math.max(title, widthOf(time, `400 ${SECOND_SIZE}px ${SANS}`));
+  return Math.max(title, widthOf(time, `400 ${SECOND_SIZE * text}px ${SANS}`));
 }
 
 /** Whether the app's letters are there; what was measured before they came is forgotten. */

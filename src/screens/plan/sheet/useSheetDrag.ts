@@ -145,6 +145,8 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
 
     function onPointerDown(event: PointerEvent) {
       swallowClick = false;
+      // A second finger makes it a pinch.
+      if (!event.isPrimary) cancel();
       if (event.button !== 0 || !event.isPrimary) return;
       if ((event.target as HTMLElement).closest('[data-nodrag]')) return;
       const spot = latest.current.spotAt(event.clientX, event.clientY);

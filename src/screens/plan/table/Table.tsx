@@ -162,7 +162,7 @@ export function Table(props: Props) {
                     <button
                       type="button"
                       className="table-sort"
-                      style={{ color: isSorted ? palette.green : palette.dim }}
+                      style={{ color: isSorted ? palette.accent : palette.dim }}
                       onClick={() => sortBy(column)}
                     >
                       {COLUMN_NAMES[column]}
@@ -170,7 +170,7 @@ export function Table(props: Props) {
                         <Icon
                           name={setup.isDescending ? 'chevron-down' : 'chevron-up'}
                           size={14}
-                          color={palette.green}
+                          color={palette.accent}
                         />
                       )}
                     </button>
@@ -201,7 +201,7 @@ export function Table(props: Props) {
                   style={{
                     borderColor: palette.hairline,
                     ...(line.occurrence.id === selectedId && {
-                      backgroundColor: palette.greenWash,
+                      backgroundColor: palette.accentWash,
                     }),
                   }}
                 >

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { civilDate, dayNumber } from '@/core/time/civil';
-import { LONG_DAY, sayDay } from '@/core/time/words';
+import { isMonthFirst, LONG_DAY, sayDay } from '@/core/time/words';
 import type { Sight } from '@/core/view/sight';
 import { typedDay } from '@/core/view/typedDate';
 import type { Preferences } from '@/data/preferences';
@@ -48,7 +48,7 @@ export function DateDialog({ day, today, range, sight, preferences, onGo, onClos
   const typed = typedDay(text, {
     today,
     firstWeekday,
-    isMonthFirst: wording.locale === 'en-US',
+    isMonthFirst: isMonthFirst(wording),
   });
   return (
     <DayPicker

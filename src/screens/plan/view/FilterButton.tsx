@@ -6,7 +6,7 @@ import { EMPTY_FILTER } from '@/core/model/view';
 import { partsSet } from '@/core/view/sight';
 import { count } from '@/core/time/words';
 import { Icon } from '@/ui/icons/Icon';
-import { usePalette } from '@/ui/theme/theme';
+import { usePalette, textPx } from '@/ui/theme/theme';
 import { FilterDialog } from './FilterDialog';
 
 interface Props {
@@ -81,5 +81,5 @@ const styles = StyleSheet.create({
     borderTopLeftRadius: 0,
     borderBottomLeftRadius: 0,
   },
-  text: { fontSize: 13, fontWeight: '600' },
+  text: { fontSize: textPx(13), fontWeight: '600' },
 });

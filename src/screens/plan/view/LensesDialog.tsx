@@ -84,7 +84,7 @@ export function LensesDialog(props: Props) {
             const isFirst = settings.defaultLensId === lens.id;
             return (
               <View key={lens.id} role="listitem" style={styles.row}>
-                <Icon name={lens.icon || 'eye-outline'} size={20} color={palette.green} />
+                <Icon name={lens.icon || 'eye-outline'} size={20} color={palette.accent} />
                 <View style={styles.words}>
                   <Text style={styles.name}>{lens.name}</Text>
                   <Text variant="bodySmall" style={{ color: palette.dim }}>

@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Lens, View as SheetView, ViewSpan } from '@/core/model/view';
@@ -43,6 +44,7 @@ const numbers = (from: number, to: number) =>
 export function ViewDialog(props: ViewChoices & { onClose(): void }) {
   const { view, setting, days, lenses, onView, onNextSeven, onPeriods, onClose } = props;
   const palette = usePalette();
+  const router = useRouter();
   const { span } = view;
   const periods = [...setting.periods, ...setting.periodRuns];
   const choose = (next: ViewSpan) => {
@@ -137,6 +139,9 @@ export function ViewDialog(props: ViewChoices & { onClose(): void }) {
         >
           {periods.length ? 'Edit periods' : 'Make a period'}
         </Button>
+        <Button icon="cog-outline" compact onPress={() => router.navigate('/settings')}>
+          Weekends, sizes, colours
+        </Button>
       </View>
       <Text variant="bodySmall" style={{ color: palette.dim }}>
         Drawn as
@@ -160,16 +165,16 @@ export function ViewDialog(props: ViewChoices & { onClose(): void }) {
               style={[
                 styles.form,
                 {
-                  borderColor: isChosen ? palette.green : palette.hairline,
+                  borderColor: isChosen ? palette.accent : palette.hairline,
                   backgroundColor: isChosen
-                    ? palette.greenWash
+                    ? palette.accentWash
                     : isFit
                       ? palette.sheet
                       : palette.paper,
                 },
               ]}
             >
-              <Icon name={icon} size={22} color={isFit ? palette.green : palette.dim} />
+              <Icon name={icon} size={22} color={isFit ? palette.accent : palette.dim} />
               <View style={styles.words}>
                 <Text style={[styles.name, !isFit && { color: palette.dim }]}>{name}</Text>
                 <Text variant="bodySmall" style={{ color: palette.dim }}>

@@ -2,7 +2,7 @@ import { Pressable, StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 import { spanName } from '@/core/view/spanWords';
 import { Icon } from '@/ui/icons/Icon';
-import { usePalette } from '@/ui/theme/theme';
+import { usePalette, textPx } from '@/ui/theme/theme';
 import { FORM_WORDS } from './forms';
 import type { ViewChoices } from './ViewDialog';
 import { ViewDialog } from './ViewDialog';
@@ -28,13 +28,16 @@ export function ViewPicker(props: Props) {
         aria-haspopup="dialog"
         aria-label={`${label}: change how the sheet is seen`}
         onPress={() => onOpen(true)}
-        style={[styles.button, { borderColor: palette.green, backgroundColor: palette.greenWash }]}
+        style={[
+          styles.button,
+          { borderColor: palette.accent, backgroundColor: palette.accentWash },
+        ]}
       >
-        <Icon name={form.icon} size={17} color={palette.green} />
+        <Icon name={form.icon} size={17} color={palette.accent} />
         <Text style={styles.label} numberOfLines={1}>
           {label}
         </Text>
-        <Icon name="menu-down" size={18} color={palette.green} />
+        <Icon name="menu-down" size={18} color={palette.accent} />
       </Pressable>
       {isOpen && <ViewDialog {...props} onClose={() => onOpen(false)} />}
     </>
@@ -55,5 +58,5 @@ const styles = StyleSheet.create({
     alignItems: 'center',
     gap: 5,
   },
-  label: { fontWeight: '600', fontSize: 13.5, flexShrink: 1 },
+  label: { fontWeight: '600', fontSize: textPx(13.5), flexShrink: 1 },
 });

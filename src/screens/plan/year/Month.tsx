@@ -9,7 +9,7 @@ import type { Shade } from '@/core/view/shades';
 import { shadeOf } from '@/core/view/shades';
 import { Title } from '@/ui/Title';
 import type { Palette } from '@/ui/theme/palette';
-import { usePalette } from '@/ui/theme/theme';
+import { usePalette, textPx } from '@/ui/theme/theme';
 
 /** What is known of a day. */
 export interface YearDay {
@@ -39,8 +39,8 @@ export function shadeColours(shade: Shade, palette: Palette): { ground: string; 
   if (shade === 0) return { ground: palette.sheet, number: palette.ink };
   // Steps are left out where neither dark nor light numbers could be read.
   const share = [0, 0.16, 0.34, 0.84, 1][shade]!;
-  const number = share > 0.5 ? palette.onGreen : palette.ink;
-  return { ground: mix(palette.sheet, palette.green, share), number };
+  const number = share > 0.5 ? palette.onAccent : palette.ink;
+  return { ground: mix(palette.sheet, palette.accent, share), number };
 }
 
 /** A month of the year, each day shaded by how booked it is. Plain elements: there are 365 of them. */
@@ -102,5 +102,5 @@ export const Month = memo(function Month(props: Props) {
 
 const styles = StyleSheet.create({
   month: { gap: 4 },
-  name: { fontSize: 16 },
+  name: { fontSize: textPx(16) },
 });

@@ -4,7 +4,7 @@ import type { DayLoads } from '@/core/agenda/dayLoads';
 import { civilDate, dayNumber } from '@/core/time/civil';
 import type { Shade } from '@/core/view/shades';
 import type { Preferences } from '@/data/preferences';
-import { SANS, usePalette } from '@/ui/theme/theme';
+import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
 import type { YearDay } from './Month';
 import { Month, shadeColours } from './Month';
@@ -144,7 +144,7 @@ const styles = StyleSheet.create({
     paddingHorizontal: 14,
     paddingVertical: 6,
   },
-  words: { fontFamily: SANS, fontSize: 12 },
+  words: { fontFamily: SANS, fontSize: textPx(12) },
   shade: { width: 14, height: 14, borderRadius: 3, borderWidth: 1 },
   taken: { borderWidth: 2, marginLeft: 10 },
 });
