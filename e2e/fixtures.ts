@@ -202,3 +202,21 @@ export async function mouseDrag(
   await hold?.();
   await page.mouse.up();
 }
+
+/** Two fingers around a middle, one under the other, moved apart (or together) from one distance to another. */
+export async function pinch(page: Page, middle: Point, from: number, to: number): Promise<void> {
+  const client = await page.context().newCDPSession(page);
+  const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', touchPoints: Point[]) =>
+    client.send('Input.dispatchTouchEvent', { type, touchPoints });
+  const fingers = (distance: number) => [
+    { x: middle.x, y: middle.y - distance / 2 },
+    { x: middle.x, y: middle.y + distance / 2 },
+  ];
+  const STEPS = 8;
+  await send('touchStart', fingers(from).slice(0, 1));
+  await send('touchStart', fingers(from));
+  for (let step = 1; step <= STEPS; step++)
+    await send('touchMove', fingers(from + ((to - from) * step) / STEPS));
+  await send('touchEnd', []);
+  await client.detach();
+}

@@ -99,8 +99,11 @@ export function useAgenda(day: number, zone: string, sight: Sight, enabled: bool
     queryFn: ({ pageParam }) => engine!.agendaPage({ ...pageParam, zone }, sight),
     enabled: engine !== null && enabled,
     initialPageParam: { day, direction: 'on' } as PageParam,
-    getNextPageParam: ({ toDay }) => ({ day: toDay, direction: 'on' as const }),
-    getPreviousPageParam: ({ fromDay }) => ({ day: fromDay, direction: 'back' as const }),
+    // A page without events has looked through three years of them.
+    getNextPageParam: ({ toDay, occurrences }): PageParam | undefined =>
+      occurrences.length ? { day: toDay, direction: 'on' } : undefined,
+    getPreviousPageParam: ({ fromDay, occurrences }): PageParam | undefined =>
+      occurrences.length ? { day: fromDay, direction: 'back' } : undefined,
   });
 }
 

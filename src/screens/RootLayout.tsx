@@ -12,6 +12,7 @@ import { usePreferences } from '@/data/preferences';
 import { Icon } from '@/ui/icons/Icon';
 import { themeOf } from '@/ui/theme/theme';
 import { Today } from '@/ui/today';
+import { WeekNumbers } from '@/ui/weekNumbers';
 import { Shell } from './shell/Shell';
 
 registerTranslation('en-GB', enGB);
@@ -38,9 +39,11 @@ function ThemedApp() {
   return (
     <PaperProvider theme={themeOf(isDark, settings.accent, text)} settings={PAPER_SETTINGS}>
       <Today value={today}>
-        <Shell>
-          <Slot />
-        </Shell>
+        <WeekNumbers value={settings.hasWeekNumbers}>
+          <Shell>
+            <Slot />
+          </Shell>
+        </WeekNumbers>
       </Today>
     </PaperProvider>
   );

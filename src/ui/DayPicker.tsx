@@ -9,6 +9,7 @@ import { Dialog } from './Dialog';
 import { dateOfDay, dayOfDate } from './days';
 import { usePalette } from './theme/theme';
 import { Today } from './today';
+import { WeekNumbers } from './weekNumbers';
 
 /** Years to choose from, before and after the one that is shown first. */
 const YEARS_AROUND = 30;
@@ -24,6 +25,7 @@ interface Shown {
 function useMonths({ wording, firstWeekday }: Shown, firstDay: number) {
   const today = useContext(Today);
   const palette = usePalette();
+  const hasWeekNumbers = useContext(WeekNumbers);
   const { year } = civilDate(firstDay);
   const say = (date: Date, options: Intl.DateTimeFormatOptions) =>
     sayDay(dayOfDate(date), wording, options);
@@ -38,7 +40,10 @@ function useMonths({ wording, firstWeekday }: Shown, firstDay: number) {
   } as CSSProperties;
   return {
     autoFocus: true,
-    className: 'months',
+    className: hasWeekNumbers ? 'months months-numbered' : 'months',
+    showWeekNumber: hasWeekNumbers,
+    // Week 1 is the one with 4 January, as on the sheet.
+    firstWeekContainsDate: 4,
     style: colours,
     captionLayout: 'dropdown',
     navLayout: 'around',
@@ -59,6 +64,8 @@ function useMonths({ wording, firstWeekday }: Shown, firstDay: number) {
       labelYearDropdown: () => 'Year',
       labelDayButton: (date: Date) => say(date, LONG_DAY),
       labelGrid: (date: Date) => say(date, { month: 'long', year: 'numeric' }),
+      labelWeekNumber: (week: number) => `Week ${week}`,
+      labelWeekNumberHeader: () => 'Week',
       labelWeekday: (date: Date) => say(date, { weekday: 'long' }),
     },
   } as const;

@@ -71,16 +71,21 @@ export function sayPlace(
   }
 }
 
-/** What stands under the title: the week, or the days of a period. */
+/** What stands under the title: the week where weeks have numbers, or the days of a period. Empty when there is nothing to say. */
 export function sayUnder(
   { span }: Place,
   range: DayRange,
   { firstWeekday }: SpanSetting,
-  { wording, today }: { wording: Pick<Wording, 'locale'>; today: number },
+  {
+    wording,
+    today,
+    hasWeekNumbers,
+  }: { wording: Pick<Wording, 'locale'>; today: number; hasWeekNumbers: boolean },
 ): string {
   if (span.kind === 'period')
     return sayDays(range.from, range.to, wording, civilDate(today).year, true);
   if (span.kind === 'year') return count(range.to - range.from, 'day');
+  if (!hasWeekNumbers) return '';
   const first = weekNumber(range.from, firstWeekday).week;
   const last = weekNumber(range.to - 1, firstWeekday).week;
   return first === last ? `Week ${first}` : `Weeks ${first} – ${last}`;

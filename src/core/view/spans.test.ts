@@ -138,7 +138,7 @@ test('a span is called what it is', () => {
   const say = (span: ViewSpan, isShort = false) => {
     const place = { span, day };
     const range = rangeOf(place, setting);
-    const words = { wording: { locale: 'en-GB' }, today: day, isShort };
+    const words = { wording: { locale: 'en-GB' }, today: day, isShort, hasWeekNumbers: true };
     return [
       sayPlace(place, range, setting, words),
       sayUnder(place, range, setting, words),
@@ -166,4 +166,12 @@ test('a form gives way where it can’t show a span, and comes to suit a long on
   expect(withSpan({ ...rows, form: 'agenda' }, { kind: 'month' }, 30).form).toBe('agenda');
   expect(withSpan({ ...rows, form: 'grid' }, { kind: 'week' }, 7).form).toBe('rows');
   expect(withSpan({ ...rows, form: 'columns' }, { kind: 'year' }, 365).form).toBe('year');
+});
+
+test('where weeks have no numbers a week says nothing more, and a period still its days', () => {
+  const words = { wording: { locale: 'en-GB' }, today: day, hasWeekNumbers: false };
+  const week = { span: { kind: 'week' }, day } as const;
+  expect(sayUnder(week, rangeOf(week, setting), setting, words)).toBe('');
+  const year = { span: { kind: 'year' }, day } as const;
+  expect(sayUnder(year, rangeOf(year, setting), setting, words)).toBe('365 days');
 });

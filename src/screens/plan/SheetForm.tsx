@@ -4,6 +4,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { Category } from '@/core/model/others';
 import type { Span } from '@/core/layout/drag';
 import type { Preferences } from '@/data/preferences';
+import { Agenda } from './agenda/Agenda';
 import { Columns } from './columns/Columns';
 import { Grid } from './grid/Grid';
 import { Rows } from './rows/Rows';
@@ -29,8 +30,7 @@ interface Props extends Hands {
   onSeeAs(zone: string | null): void;
 }
 
-// Lists that scroll without end bring a package with them; the week need not wait for it.
-const Agenda = lazy(async () => ({ default: (await import('./agenda/Agenda')).Agenda }));
+// Tables of any length bring a package with them; the week need not wait for it.
 const Table = lazy(async () => ({ default: (await import('./table/Table')).Table }));
 
 /** The sheet in the form that was chosen. */
@@ -78,14 +78,12 @@ export function SheetForm(props: Props) {
       );
     case 'agenda':
       return (
-        <Suspense fallback={<View style={styles.waiting} />}>
-          <Agenda
-            {...common}
-            fromDay={content.agendaDay}
-            agenda={content.agenda}
-            onSeen={place.setSeenDay}
-          />
-        </Suspense>
+        <Agenda
+          {...common}
+          fromDay={content.agendaDay}
+          agenda={content.agenda}
+          onSeen={place.setSeenDay}
+        />
       );
     case 'table':
       return (

@@ -114,7 +114,8 @@ export function useSheetContent(
     [isSingle, occurrences, drawn],
   );
   const at = { span, day };
-  const said = { wording, today, isShort: !isWide };
+  const { hasWeekNumbers } = settings;
+  const said = { wording, today, isShort: !isWide, hasWeekNumbers };
   const isRunning = isAgenda && seenDay !== null;
   const title = isRunning
     ? sayDay(seenDay, wording, { month: isWide ? 'long' : 'short', year: 'numeric' })
@@ -129,7 +130,9 @@ export function useSheetContent(
       : [`${sayHours(total)}${isWide ? ' booked' : ''}`]),
     ...(leftOut > 0 ? [`${leftOut} left out`] : []),
     ...(store === 'demo' ? ['demo'] : []),
-  ].join(' · ');
+  ]
+    .filter(Boolean)
+    .join(' · ');
   return {
     sight,
     form,

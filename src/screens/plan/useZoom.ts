@@ -113,6 +113,7 @@ export function useZoom(sheet: RefObject<HTMLElement | null>, settings: Settings
       show(zoomed(pinch.zoom, distance / pinch.distance));
     }
     function onTouchEnd() {
+      if (pinch) keep();
       pinch = null;
     }
     element.addEventListener('wheel', onWheel, { passive: false });
@@ -127,7 +128,7 @@ export function useZoom(sheet: RefObject<HTMLElement | null>, settings: Settings
       element.removeEventListener('touchend', onTouchEnd);
       element.removeEventListener('touchcancel', onTouchEnd);
     };
-  }, [sheet, isOn, show]);
+  }, [sheet, isOn, show, keep]);
 
   return {
     zoom,

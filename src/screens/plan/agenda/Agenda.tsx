@@ -1,7 +1,6 @@
-import { useMemo } from 'react';
+import { memo, useEffect, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { Virtuoso } from 'react-virtuoso';
 import type { AgendaDay } from '@/core/agenda/agendaDays';
 import { agendaDays } from '@/core/agenda/agendaDays';
 import type { Occurrence } from '@/core/agenda/occurrence';
@@ -12,9 +11,10 @@ import { count } from '@/core/time/words';
 import type { Preferences } from '@/data/preferences';
 import type { useAgenda } from '@/data/queries';
 import { usePalette } from '@/ui/theme/theme';
-import type { AgendaPage } from '@/engine/agendaPages';
+import type { LineSetting } from './AgendaLines';
 import { AgendaLines } from './AgendaLines';
 import { DayHead } from './DayHead';
+import { useHeldPlace } from './useHeldPlace';
 
 interface Props {
   /** The day (day number) that the agenda opens at. */
@@ -34,60 +34,93 @@ interface Props {
   onSeen(day: number): void;
 }
 
-/** Where the list counts its first item from, so that there is room before it. */
-const ORIGIN = 1_000_000;
-
-interface Days {
-  days: AgendaDay[];
-  /** Days that were put before the ones that the agenda opened at. */
-  before: number;
-}
-
-function daysOfPages(
-  pages: readonly AgendaPage[],
-  fromDay: number,
-  preferences: Preferences,
-): Days {
-  const { workweek } = preferences.settings;
-  const hoursOf = (day: number) => workdayOf(day, workweek).hours;
-  const days = pages.flatMap((page) =>
-    agendaDays(page.occurrences, page.fromDay, page.toDay, hoursOf),
-  );
-  return { days, before: days.filter(({ day }) => day < fromDay).length };
-}
-
 /** Days without events between two that have some, in words; null where there are none. */
 function sayGap(day: number, last: AgendaDay | undefined): string | null {
   const gap = last === undefined ? 0 : day - last.day - 1;
   return gap > 0 ? `${count(gap, 'day')} without events` : null;
 }
 
+/** From this many px before its ends on, the list asks for more. */
+const NEAR = 1500;
+
+const NONE: AgendaDay[] = [];
+
+interface DayProps {
+  agendaDay: AgendaDay;
+  gap: string | null;
+  today: number;
+  setting: Omit<LineSetting, 'selectedId'>;
+  /** The event that is selected, where it is on this day. */
+  selectedId: string | null;
+  workplace: string;
+  onWorkday(day: number): void;
+}
+
+const DayOfAgenda = memo(function DayOfAgenda(props: DayProps) {
+  const { agendaDay, gap, today, setting, selectedId, workplace, onWorkday } = props;
+  const palette = usePalette();
+  const { day, lines } = agendaDay;
+  return (
+    <div data-day={day} className="agenda-day">
+      {gap && (
+        <Text variant="bodySmall" style={[styles.gap, { color: palette.dim }]}>
+          {gap}
+        </Text>
+      )}
+      <DayHead
+        agendaDay={agendaDay}
+        isToday={day === today}
+        thisYear={civilDate(today).year}
+        workplace={workplace}
+        wording={setting.wording}
+        onWorkday={onWorkday}
+      />
+      <AgendaLines day={day} lines={lines} setting={{ ...setting, selectedId }} />
+    </div>
+  );
+});
+
+const has = ({ lines }: AgendaDay, id: string) =>
+  lines.some((line) => line.kind === 'event' && line.occurrence.id === id);
+
 /** Only days with events, one under the other, on and back without end. */
 export function Agenda(props: Props) {
-  const { agenda, fromDay, today, calendars, categoryInks, preferences, selectedId, onOpen } =
-    props;
+  const { agenda, fromDay, today, calendars, categoryInks, preferences, selectedId } = props;
+  const { onOpen, onSeen } = props;
+  const { workweek } = preferences.settings;
+  const { wording } = preferences;
   const palette = usePalette();
+  const scroller = useRef<HTMLDivElement>(null);
   const pages = agenda.data?.pages;
-  const { days, before } = useMemo(
-    () => daysOfPages(pages ?? [], fromDay, preferences),
-    [pages, fromDay, preferences],
-  );
+  const days = useMemo(() => {
+    const hoursOf = (day: number) => workdayOf(day, workweek).hours;
+    return (
+      pages?.flatMap((page) => agendaDays(page.occurrences, page.fromDay, page.toDay, hoursOf)) ??
+      NONE
+    );
+  }, [pages, workweek]);
+  const noteScroll = useHeldPlace(scroller, days, onSeen, fromDay);
   const setting = useMemo(
     () => ({
       calendarOf: new Map(calendars.map((c) => [c.id, c])),
       categoryInks,
-      wording: preferences.wording,
-      selectedId,
+      wording,
       onOpen,
     }),
-    [calendars, categoryInks, preferences, selectedId, onOpen],
+    [calendars, categoryInks, wording, onOpen],
   );
-  const byId = useMemo(
-    () => new Map(pages?.flatMap(({ occurrences }) => occurrences.map((o) => [o.id, o] as const))),
-    [pages],
-  );
-  // What lies before is put there once the list has measured what it opened at; it keeps its place then.
-  const hasWayBack = pages !== undefined && pages[0]!.fromDay < fromDay;
+
+  // The way back is put there once the rest is seen; and what does not fill the room asks for more.
+  const { isFetching, hasNextPage, hasPreviousPage, fetchNextPage, fetchPreviousPage } = agenda;
+  function askForMore() {
+    const element = scroller.current;
+    if (!element || isFetching) return;
+    const { scrollTop, scrollHeight, clientHeight } = element;
+    if (hasNextPage && scrollHeight - scrollTop - clientHeight < NEAR) void fetchNextPage();
+    else if (hasPreviousPage && scrollTop < NEAR) void fetchPreviousPage();
+  }
+  useEffect(askForMore);
+
   const isEmpty = pages !== undefined && days.length === 0;
   return (
     <View
@@ -99,60 +132,43 @@ export function Agenda(props: Props) {
           const id = (event.target as HTMLElement).closest<HTMLElement>('[data-occ]')?.dataset[
             'occ'
           ];
-          const o = id === undefined ? undefined : byId.get(id);
+          const o = pages?.flatMap((page) => page.occurrences).find((one) => one.id === id);
           if (!o) return;
           event.preventDefault();
           props.onMenu(o);
         },
       }}
     >
-      {!pages ? null : isEmpty ? (
+      {isEmpty ? (
         <View style={styles.empty}>
           <Text style={{ color: palette.dim }}>
             No events on the shown calendars in the next three years.
           </Text>
         </View>
       ) : (
-        <Virtuoso
+        <div
           key={fromDay}
-          data={days}
-          firstItemIndex={ORIGIN - before}
-          increaseViewportBy={{ top: 0, bottom: 400 }}
-          startReached={() => {
-            if (!agenda.isFetching) void agenda.fetchPreviousPage();
+          ref={scroller}
+          className="agenda"
+          onScroll={() => {
+            noteScroll();
+            askForMore();
           }}
-          endReached={() => {
-            if (!agenda.isFetching) void agenda.fetchNextPage();
-          }}
-          rangeChanged={({ startIndex }) => {
-            const seen = days[startIndex - (ORIGIN - before)];
-            if (seen) props.onSeen(seen.day);
-            if (!hasWayBack && !agenda.isFetching) void agenda.fetchPreviousPage();
-          }}
-          computeItemKey={(_, { day }) => day}
-          components={{ Footer: () => <View style={{ height: props.covered }} /> }}
-          itemContent={(index, agendaDay) => {
-            const gap = sayGap(agendaDay.day, days[index - (ORIGIN - before) - 1]);
-            return (
-              <div>
-                {gap && (
-                  <Text variant="bodySmall" style={[styles.gap, { color: palette.dim }]}>
-                    {gap}
-                  </Text>
-                )}
-                <DayHead
-                  agendaDay={agendaDay}
-                  isToday={agendaDay.day === today}
-                  thisYear={civilDate(today).year}
-                  workplace={workdayOf(agendaDay.day, preferences.settings.workweek).workplace}
-                  wording={preferences.wording}
-                  onWorkday={props.onWorkday}
-                />
-                <AgendaLines day={agendaDay.day} lines={agendaDay.lines} setting={setting} />
-              </div>
-            );
-          }}
-        />
+        >
+          {days.map((agendaDay, i) => (
+            <DayOfAgenda
+              key={agendaDay.day}
+              agendaDay={agendaDay}
+              gap={sayGap(agendaDay.day, days[i - 1])}
+              today={today}
+              setting={setting}
+              selectedId={selectedId !== null && has(agendaDay, selectedId) ? selectedId : null}
+              workplace={workdayOf(agendaDay.day, workweek).workplace}
+              onWorkday={props.onWorkday}
+            />
+          ))}
+          <div style={{ height: props.covered }} />
+        </div>
       )}
     </View>
   );

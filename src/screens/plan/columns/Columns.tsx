@@ -258,7 +258,8 @@ const styles = StyleSheet.create({
   all: { flex: 1, minHeight: 0, userSelect: 'none' } as object,
   heads: { borderTopWidth: 1, borderBottomWidth: 1 },
   band: { borderBottomWidth: 1 },
-  scroll: { flex: 1 },
+  // What lies under the hand is held there when the sheet is sized, by no one else.
+  scroll: { flex: 1, overflowAnchor: 'none' } as object,
   body: { touchAction: 'pan-y', overflow: 'hidden' } as object,
   column: { display: 'contents' },
   draft: {

@@ -221,7 +221,8 @@ const styles = StyleSheet.create({
     fontSize: textPx(10.5),
     letterSpacing: 0.6,
   },
-  scroll: { flex: 1 },
+  // What lies under the hand is held there when the sheet is sized, by no one else.
+  scroll: { flex: 1, overflowAnchor: 'none' } as object,
   surface: { touchAction: 'pan-y', overflow: 'hidden', userSelect: 'none' } as object,
   week: { display: 'contents' },
 });

@@ -199,7 +199,8 @@ export function Rows(props: Props) {
 
 const styles = StyleSheet.create({
   all: { flex: 1, minHeight: 0 },
-  scroll: { flex: 1 },
+  // What lies under the hand is held there when the sheet is sized, by no one else.
+  scroll: { flex: 1, overflowAnchor: 'none' } as object,
   // Swipes across are the sheet's own; the browser keeps scrolling up and down.
   surface: { touchAction: 'pan-y', overflow: 'hidden', userSelect: 'none' } as object,
 });
