@@ -203,14 +203,14 @@ test('the agenda opens at today, says what is clear, and runs on and back', asyn
 
   await agenda.hover();
   await expect(async () => {
-    await page.mouse.wheel(0, -1500);
+    await page.mouse.wheel(0, -6000);
     await expect(agenda.getByRole('heading', { name: /August$/ }).first()).toBeVisible({
       timeout: 500,
     });
   }).toPass();
   await expect(heading(page, /^Aug(ust)? 2026$/)).toBeVisible();
   await expect(async () => {
-    await page.mouse.wheel(0, 4000);
+    await page.mouse.wheel(0, 9000);
     await expect(agenda.getByRole('heading', { name: /January 2027$/ }).first()).toBeVisible({
       timeout: 500,
     });

@@ -16,9 +16,11 @@ export interface AgendaRequest {
   zone: string;
 }
 
-/** Days that are looked through at once, and how often a page does so before it ends without events. */
-const STEP = 28;
-const STEPS = 39;
+/** Days that are looked through first, and the most at once: busy days make short pages, empty ones long steps. */
+const FIRST_STEP = 4;
+const LONGEST_STEP = 64;
+/** Days after which a page ends without events: three years. */
+const LONGEST = 1096;
 /** Events after which a page is full. */
 const FULL = 40;
 
@@ -35,8 +37,12 @@ export function agendaPage({ day, direction, zone }: AgendaRequest, query: Query
   let found = 0;
   let hidden = 0;
   let edge = day;
-  for (let step = 0; step < STEPS && found < FULL; step++) {
-    const next = direction === 'on' ? edge + STEP : edge - STEP;
+  for (
+    let step = FIRST_STEP;
+    Math.abs(edge - day) < LONGEST && found < FULL;
+    step = Math.min(LONGEST_STEP, step * 2)
+  ) {
+    const next = direction === 'on' ? edge + step : edge - step;
     const window = { fromDay: Math.min(edge, next), toDay: Math.max(edge, next), zone };
     const answer = query(window);
     pages.push(answer.occurrences);

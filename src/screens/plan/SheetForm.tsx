@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Calendar } from '@/core/model/calendar';
 import type { Category } from '@/core/model/others';
@@ -31,10 +31,19 @@ interface Props extends Hands {
 }
 
 // Tables of any length bring a package with them; the week need not wait for it.
-const Table = lazy(async () => ({ default: (await import('./table/Table')).Table }));
+const loadTable = async () => ({ default: (await import('./table/Table')).Table });
+const Table = lazy(loadTable);
+
+/** Fetches what the table needs once the page has nothing else to do, so that it opens at once. */
+const useTableAhead = () =>
+  useEffect(() => {
+    const idle = requestIdleCallback(() => void loadTable());
+    return () => cancelIdleCallback(idle);
+  }, []);
 
 /** The sheet in the form that was chosen. */
 export function SheetForm(props: Props) {
+  useTableAhead();
   const { place, content, onOpenDay, onSeeAs, categories, ...hands } = props;
   const { view, range, drawn } = place;
   const { occurrences, hours, isWidened, setWidened, bookedOn, name, tracks, form } = content;
