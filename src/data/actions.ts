@@ -10,6 +10,7 @@ import { removeDates, restoreChanged, restoreSkipped } from '@/core/editing/seri
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import { uidOf } from '@/core/model/event';
+import { titleOf } from '@/core/model/titleOf';
 import type { Lens } from '@/core/model/view';
 import type { Category, Settings } from '@/core/model/others';
 import { count } from '@/core/time/words';
@@ -23,7 +24,6 @@ import { inTurn } from './turns';
 
 type Found = { occurrences: Occurrence[]; cut: string[] };
 
-export const titleOf = (event: { title: string }) => event.title.trim() || 'Untitled';
 const quoted = (event: { title: string }) => `“${titleOf(event)}”`;
 
 /** Which dates an edit reaches, and what becomes of those changed by hand. */

@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import { dayOf } from '@/core/model/common';
 import { isSeries } from '@/core/model/event';
 import { count, sayDay } from '@/core/time/words';
-import { titleOf } from '@/data/actions';
+import { titleOf } from '@/core/model/titleOf';
 import { usePreferences } from '@/data/preferences';
 import { useFoundEvents } from '@/data/queries';
 import { Check } from '@/ui/Check';

@@ -10,7 +10,7 @@ import type { CalendarEvent } from '@/core/model/event';
 import { parseLocal } from '@/core/time/civil';
 import { count, SHORT_DAY, saySpan } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
-import { titleOf } from '@/data/actions';
+import { titleOf } from '@/core/model/titleOf';
 import type { Reach } from '@/data/actions';
 import { useMessages } from '@/data/messages';
 import type { Preferences } from '@/data/preferences';

@@ -3,7 +3,7 @@ import { Text } from 'react-native-paper';
 import type { EventTime } from '@/core/model/common';
 import { wallOf } from '@/core/model/common';
 import { count, saySpan } from '@/core/time/words';
-import { titleOf } from '@/data/actions';
+import { titleOf } from '@/core/model/titleOf';
 import { usePreferences } from '@/data/preferences';
 import type { ImportPreview, ImportRow } from '@/engine/importer';
 import { Card } from '@/ui/Card';

@@ -5,7 +5,7 @@ import { findClashes } from '@/core/agenda/clashes';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { DAY, dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
 import { sayDay, sayLength, sayMinute, saySpan, SHORT_DAY } from '@/core/time/words';
-import { titleOf } from '@/data/actions';
+import { titleOf } from '@/core/model/titleOf';
 import { useWallNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useOccurrences } from '@/data/queries';

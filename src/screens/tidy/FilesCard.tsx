@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Text } from 'react-native-paper';
 import { sayBytes } from '@/core/files/opening';
 import { count } from '@/core/time/words';
-import { titleOf } from '@/data/actions';
+import { titleOf } from '@/core/model/titleOf';
 import { useAttachments } from '@/data/queries';
 import type { AttachmentRow } from '@/engine/keeper';
 import { AttachmentViewer } from '@/screens/event/AttachmentViewer';

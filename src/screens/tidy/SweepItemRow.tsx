@@ -4,7 +4,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { SweepAction, SweepStep } from '@/core/tidy/sweep';
 import type { Wording } from '@/core/time/words';
 import { saySpan } from '@/core/time/words';
-import { titleOf } from '@/data/actions';
+import { titleOf } from '@/core/model/titleOf';
 import { Choice } from '@/ui/Choice';
 import { Icon } from '@/ui/icons/Icon';
 import { Mark } from '@/ui/Mark';

@@ -7,7 +7,7 @@ import { workdayOf } from '@/core/model/workweek';
 import { dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayLength, sayMinute } from '@/core/time/words';
-import { titleOf } from '@/data/actions';
+import { titleOf } from '@/core/model/titleOf';
 import { usePalette } from '@/ui/theme/theme';
 
 interface Props {

@@ -12,7 +12,7 @@ import { zoneOnDay } from '@/core/time/sheetClock';
 import type { Wording } from '@/core/time/words';
 import { sayDay, sayLength, sayMinute, saySpan } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
-import { titleOf } from '@/data/actions';
+import { titleOf } from '@/core/model/titleOf';
 import { useWallNow } from '@/data/now';
 import { useTodayPicture } from '@/data/picture';
 import { usePreferences } from '@/data/preferences';

@@ -8,7 +8,7 @@ import type { Calendar } from '@/core/model/calendar';
 import { DAY, MINUTE, minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayLength, sayMinute } from '@/core/time/words';
-import { titleOf } from '@/data/actions';
+import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 import { useBarColours } from '../sheet/barColours';

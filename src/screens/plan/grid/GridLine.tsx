@@ -4,7 +4,7 @@ import type { Calendar } from '@/core/model/calendar';
 import { minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayMinute } from '@/core/time/words';
-import { titleOf } from '@/data/actions';
+import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { useBarColours } from '../sheet/barColours';
 import { barName } from '../sheet/barName';

@@ -4,7 +4,7 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import type { RowBar } from '@/core/layout/rows';
 import type { Calendar } from '@/core/model/calendar';
 import type { Wording } from '@/core/time/words';
-import { titleOf } from '@/data/actions';
+import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { useBarColours } from '../sheet/barColours';
 import { barStyle } from '../sheet/barStyle';

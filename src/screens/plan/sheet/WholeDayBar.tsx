@@ -3,7 +3,7 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import { takesDay } from '@/core/layout/parts';
 import type { Calendar } from '@/core/model/calendar';
 import type { Wording } from '@/core/time/words';
-import { titleOf } from '@/data/actions';
+import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { usePalette } from '@/ui/theme/theme';
 import { useBarColours } from './barColours';

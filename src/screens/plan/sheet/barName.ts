@@ -2,7 +2,7 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Calendar } from '@/core/model/calendar';
 import type { Wording } from '@/core/time/words';
 import { saySpan } from '@/core/time/words';
-import { titleOf } from '@/data/actions';
+import { titleOf } from '@/core/model/titleOf';
 
 /** What a screen reader says of an event: title, time, calendar, availability. */
 export function barName(o: Occurrence, calendar: Calendar, wording: Wording): string {

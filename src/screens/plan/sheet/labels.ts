@@ -3,7 +3,7 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import { minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayMinute } from '@/core/time/words';
-import { titleOf } from '@/data/actions';
+import { titleOf } from '@/core/model/titleOf';
 import { isEventIcon } from '@/ui/icons/eventIcons';
 import { SANS } from '@/ui/theme/theme';
 

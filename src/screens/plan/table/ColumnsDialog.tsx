@@ -5,7 +5,7 @@ import { TABLE_COLUMNS } from '@/core/model/view';
 import { Check } from '@/ui/Check';
 import { Dialog } from '@/ui/Dialog';
 import { usePalette } from '@/ui/theme/theme';
-import { COLUMN_NAMES } from './columns';
+import { COLUMN_NAMES } from '@/core/agenda/tableColumns';
 
 interface Props {
   columns: readonly TableColumn[];

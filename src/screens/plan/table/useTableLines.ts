@@ -3,8 +3,8 @@ import type { Totals } from '@/core/agenda/table';
 import { groupOccurrences, totalsOf } from '@/core/agenda/table';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { TableSetup } from '@/core/model/view';
-import type { TableSetting } from './columns';
-import { sortOccurrences } from './columns';
+import type { TableSetting } from '@/core/agenda/tableColumns';
+import { sortOccurrences } from '@/core/agenda/tableColumns';
 
 export type TableLine =
   { kind: 'group'; key: string; totals: Totals } | { kind: 'event'; occurrence: Occurrence };

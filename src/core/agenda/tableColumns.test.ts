@@ -1,9 +1,9 @@
-import type { TableColumn } from '@/core/model/view';
-import { TABLE_COLUMNS } from '@/core/model/view';
-import { newCalendar } from '@/core/model/calendar';
-import { at, timed, TODAY, wholeDays } from '@/core/testing/occurrences';
-import type { TableSetting } from './columns';
-import { cellText, sortOccurrences } from './columns';
+import type { TableColumn } from '../model/view';
+import { TABLE_COLUMNS } from '../model/view';
+import { newCalendar } from '../model/calendar';
+import { at, timed, TODAY, wholeDays } from '../testing/occurrences';
+import type { TableSetting } from './tableColumns';
+import { cellText, sortOccurrences } from './tableColumns';
 
 const workshop = newCalendar({
   id: 'workshop',

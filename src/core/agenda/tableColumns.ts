@@ -1,12 +1,12 @@
-import { minutesWithin } from '@/core/agenda/table';
-import type { Occurrence } from '@/core/agenda/occurrence';
-import type { Calendar } from '@/core/model/calendar';
-import type { Category } from '@/core/model/others';
-import type { TableColumn, TableSetup } from '@/core/model/view';
-import { dayOfWall, minuteOfDay } from '@/core/time/civil';
-import type { Wording } from '@/core/time/words';
-import { SHORT_DAY, sayDay, sayHours, sayMinute } from '@/core/time/words';
-import { titleOf } from '@/data/actions';
+import { minutesWithin } from './table';
+import type { Occurrence } from './occurrence';
+import type { Calendar } from '../model/calendar';
+import type { Category } from '../model/others';
+import type { TableColumn, TableSetup } from '../model/view';
+import { dayOfWall, minuteOfDay } from '../time/civil';
+import type { Wording } from '../time/words';
+import { SHORT_DAY, sayDay, sayHours, sayMinute } from '../time/words';
+import { titleOf } from '../model/titleOf';
 
 export const COLUMN_NAMES: Record<TableColumn, string> = {
   date: 'Date',

@@ -1,0 +1,2 @@
+/** What an event is called; one without a title has a name all the same. */
+export const titleOf = (event: { title: string }): string => event.title.trim() || 'Untitled';
