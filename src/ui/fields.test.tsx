@@ -1,24 +1,9 @@
-import { fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, screen } from '@testing-library/react';
 import { useState } from 'react';
-import { PaperProvider } from 'react-native-paper';
 import { ClockField } from './ClockField';
 import { Choice } from './Choice';
 import { Icon } from './icons/Icon';
-import { themeOf } from './theme/theme';
-
-const SETTINGS = {
-  icon: ({ name, size }: { name: unknown; size: number }) => (
-    <Icon name={String(name)} size={size} />
-  ),
-};
-
-function inTheme(element: React.ReactElement) {
-  return render(
-    <PaperProvider theme={themeOf(false, 'spruce', 1)} settings={SETTINGS}>
-      {element}
-    </PaperProvider>,
-  );
-}
+import { inTheme } from './testing/inTheme';
 
 function Clock({ hourCycle }: { hourCycle: '12' | '24' }) {
   const [minute, setMinute] = useState(540);
