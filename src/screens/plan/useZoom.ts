@@ -47,11 +47,12 @@ export function useZoom(sheet: RefObject<HTMLElement | null>, settings: Settings
   const { setQuietly } = useActions();
   const anchor = useRef<Anchor | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
-  // What was kept, here or by another window, is what holds.
+  // What another window kept holds at once; what was kept here, unless the hand has gone on since.
+  const [asked, setAsked] = useState<number | null>(null);
   const [lastKept, setLastKept] = useState(settings.zoom);
   if (settings.zoom !== lastKept) {
     setLastKept(settings.zoom);
-    setLive(null);
+    if (settings.zoom !== asked || live === asked) setLive(null);
   }
   const zoom = live ?? settings.zoom;
 
@@ -64,6 +65,7 @@ export function useZoom(sheet: RefObject<HTMLElement | null>, settings: Settings
     clearTimeout(timer.current);
     timer.current = undefined;
     const now = latest.current;
+    setAsked(now.zoom);
     if (now.zoom === now.settings.zoom) setLive(null);
     else void now.setQuietly(now.settings, { zoom: now.zoom }, 'Changed the size of the sheet');
   }, []);
