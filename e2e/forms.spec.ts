@@ -209,14 +209,10 @@ test('the agenda opens at today, says what is clear, and runs on and back', asyn
     }).toPass();
   await scrollTo(/^Oct(ober)? 2026$/, -4000);
   const october = agenda.getByRole('heading', { name: /October$/ });
-  await expect
-    .poll(async () => {
-      const tops = await Promise.all(
-        (await october.all()).map(async (one) => (await boxOf(one)).y),
-      );
-      return tops.some((y) => y >= top - 400 && y < top + 800);
-    })
-    .toBe(true);
+  await expect(async () => {
+    const tops = await Promise.all((await october.all()).map(async (one) => (await boxOf(one)).y));
+    expect(tops.some((y) => y >= top - 400 && y < top + 800)).toBe(true);
+  }).toPass();
   await scrollTo(/^Jan(uary)? 2027$/, 4000);
   await expect(agenda.getByRole('heading', { name: /January 2027$/ }).first()).toBeVisible();
 });

@@ -54,6 +54,7 @@ function useMonths({ wording, firstWeekday }: Shown, firstDay: number) {
     weekStartsOn: ((firstWeekday + 1) % 7) as 0 | 1 | 2 | 3 | 4 | 5 | 6,
     fixedWeeks: true,
     formatters: {
+      formatWeekNumber: String,
       formatMonthDropdown: (date: Date) => say(date, { month: 'long' }),
       formatWeekdayName: (date: Date) => say(date, { weekday: 'short' }),
     },
