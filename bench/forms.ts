@@ -33,6 +33,25 @@ async function switchBy(page: Page, key: string, draws: string): Promise<number>
   );
 }
 
+/** What the browser alone takes to parse and paint the markup that is on the sheet now; ms. */
+async function bareMarkup(page: Page): Promise<number> {
+  return page.evaluate(async () => {
+    const frame = () => new Promise<number>((resolve) => requestAnimationFrame(resolve));
+    const markup = document.querySelector('main [aria-label="Week"]')!.outerHTML;
+    const holder = document.createElement('div');
+    holder.style.cssText = 'position:fixed;inset:0;display:flex;z-index:9';
+    document.body.append(holder);
+    await frame();
+    const before = performance.now();
+    holder.innerHTML = markup;
+    await frame();
+    await frame();
+    const taken = performance.now() - before;
+    holder.remove();
+    return taken;
+  });
+}
+
 /** Chooses how long a stretch is shown, in the page's own time; ms until it is painted. */
 async function showSpan(page: Page, span: string, draws: string): Promise<number> {
   await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
@@ -82,14 +101,18 @@ export async function benchForms(page: Page): Promise<void> {
   }
   for (const { name, key, draws } of FORMS.slice(0, -1)) {
     const times: number[] = [];
+    const bare: number[] = [];
     for (let run = 0; run < RUNS; run++) {
       times.push(await switchBy(page, key, draws));
+      await page.waitForTimeout(150);
+      bare.push(await bareMarkup(page));
       await page.waitForTimeout(150);
       await switchBy(page, 'r', '.sheet-label');
       await page.waitForTimeout(150);
     }
     report(`switched to ${name}, median`, median(times), 'ms', 100);
     report(`switched to ${name}, slowest`, worst(times), 'ms');
+    report(`… against Chromium’s own parse and paint of it`, median(times) / median(bare), '×');
   }
   report('the month as a grid', await showSpan(page, 'Month', '.sheet-line'), 'ms', 100);
   report('the year', await showSpan(page, 'Year', '.year-day'), 'ms', 200);
