@@ -16,20 +16,38 @@ const LOCALES: Record<DateOrder, string> = { day: 'en-GB', month: 'en-US', year:
 
 export const localeOf = (order: DateOrder): string => LOCALES[order];
 
+/** Which parts of a date are written, and how. */
+export type DayParts = Pick<
+  Intl.DateTimeFormatOptions,
+  'weekday' | 'day' | 'month' | 'year' | 'dateStyle'
+>;
+
 /** Whether the month of a date in figures stands before its day. */
 export function isMonthFirst({ locale }: Pick<Wording, 'locale'>): boolean {
-  const parts = format(locale, { day: 'numeric', month: 'numeric' }).formatToParts(0);
+  const { format } = writer(locale, { day: 'numeric', month: 'numeric' });
+  const parts = format.formatToParts(0);
   return parts.find(({ type }) => type === 'day' || type === 'month')?.type === 'month';
 }
 
-const formats = new Map<string, Intl.DateTimeFormat>();
+/** A way to write dates, with the days that it has written lately: a week says each a hundred times. */
+interface Writer {
+  format: Intl.DateTimeFormat;
+  said: Map<number, string>;
+}
 
-function format(locale: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
-  const key = locale + JSON.stringify(options);
-  let made = formats.get(key);
-  // Day numbers stand for dates without a zone; UTC keeps them where they are.
-  if (!made)
-    formats.set(key, (made = new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' })));
+/** Days whose words a writer keeps; more than a year of them is seldom in sight. */
+const KEPT_DAYS = 1000;
+
+const writers = new Map<string, Writer>();
+
+function writer(locale: string, options: DayParts): Writer {
+  const key = `${locale} ${options.weekday} ${options.day} ${options.month} ${options.year} ${options.dateStyle}`;
+  let made = writers.get(key);
+  if (!made) {
+    // Day numbers stand for dates without a zone; UTC keeps them where they are.
+    const format = new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' });
+    writers.set(key, (made = { format, said: new Map() }));
+  }
   return made;
 }
 
@@ -37,9 +55,15 @@ function format(locale: string, options: Intl.DateTimeFormatOptions): Intl.DateT
 export function sayDay(
   day: number,
   { locale }: Pick<Wording, 'locale'>,
-  options: Intl.DateTimeFormatOptions,
+  options: DayParts,
 ): string {
-  return format(locale, options).format(day * DAY);
+  const { format, said } = writer(locale, options);
+  let words = said.get(day);
+  if (words === undefined) {
+    if (said.size >= KEPT_DAYS) said.clear();
+    said.set(day, (words = format.format(day * DAY)));
+  }
+  return words;
 }
 
 export const LONG_DAY = {
@@ -60,13 +84,13 @@ export function sayDays(
 ): string {
   const years = [civilDate(from).year, civilDate(to - 1).year];
   const withYear = years.some((year) => year !== thisYear);
-  const options: Intl.DateTimeFormatOptions = { day: 'numeric', month: 'long' };
+  const options: DayParts = { day: 'numeric', month: 'long' };
   if (withYear) options.year = 'numeric';
-  const short: Intl.DateTimeFormatOptions = { ...options, month: 'short' };
+  const short: DayParts = { ...options, month: 'short' };
   const sameMonth =
     !isShort && civilDate(from).month === civilDate(to - 1).month && years[0] === years[1];
-  return format(wording.locale, sameMonth ? options : short)
-    .formatRange(from * DAY, (to - 1) * DAY)
+  return writer(wording.locale, sameMonth ? options : short)
+    .format.formatRange(from * DAY, (to - 1) * DAY)
     .replaceAll(/\s*–\s*/g, ' – ');
 }
 
@@ -88,7 +112,7 @@ export function sayHour(hour: number, hourCycle: HourCycle): string {
 export function saySpan(
   { start, end, wholeDay }: { start: number; end: number; wholeDay: boolean },
   wording: Wording,
-  dayOptions: Intl.DateTimeFormatOptions = SHORT_DAY,
+  dayOptions: DayParts = SHORT_DAY,
 ): string {
   const first = dayOfWall(start);
   const last = wholeDay ? dayOfWall(end) - 1 : dayOfWall(end);
@@ -130,9 +154,11 @@ export const shortWeekday = (weekday: Weekday) => WEEKDAYS[weekday].slice(0, 3);
 
 export const weekdayName = (day: number) => shortWeekday(weekdayOf(day));
 
+const numbers = new Intl.NumberFormat('en');
+
 /** A number with its noun: "1 event", "3 events". */
 export function count(n: number, one: string, many = `${one}s`): string {
-  return `${n.toLocaleString('en')} ${n === 1 ? one : many}`;
+  return `${numbers.format(n)} ${n === 1 ? one : many}`;
 }
 
 /** Words in a row: "a", "a and b", "a, b and c". */
