@@ -1,4 +1,5 @@
 import type { ComponentProps } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { findClashes } from '@/core/agenda/clashes';
@@ -73,7 +74,10 @@ function NextEvent({ preferences, onOpen }: Omit<Props, 'occurrences' | 'load'>)
 /** The right margin of a wide screen while no event is open: what is next, and what to watch out for. */
 export function Margin({ preferences, occurrences, load, onOpen }: Props) {
   const palette = usePalette();
-  const clashes = occurrences && findClashes(occurrences);
+  // The sheet comes first: what is reckoned from it may follow a frame later.
+  const lateOccurrences = useDeferredValue(occurrences);
+  const lateLoad = useDeferredValue(load);
+  const clashes = useMemo(() => lateOccurrences && findClashes(lateOccurrences), [lateOccurrences]);
   return (
     <ScrollView
       role="complementary"
@@ -89,10 +93,10 @@ export function Margin({ preferences, occurrences, load, onOpen }: Props) {
           <WorldClock preferences={preferences} />
         </View>
       )}
-      {occurrences && (
+      {lateOccurrences && (
         <View style={styles.part}>
           <Title level={2}>Booked and clear</Title>
-          <Load {...load} />
+          <Load {...lateLoad} />
         </View>
       )}
       {clashes && <Clashes clashes={clashes} preferences={preferences} onOpen={onOpen} />}
