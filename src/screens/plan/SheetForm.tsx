@@ -1,5 +1,3 @@
-import { lazy, Suspense, useEffect } from 'react';
-import { StyleSheet, View } from 'react-native';
 import type { Calendar } from '@/core/model/calendar';
 import type { Category } from '@/core/model/others';
 import type { Span } from '@/core/layout/drag';
@@ -9,6 +7,7 @@ import { Columns } from './columns/Columns';
 import { Grid } from './grid/Grid';
 import { Rows } from './rows/Rows';
 import type { Hands } from './sheet/hands';
+import { Table } from './table/Table';
 import type { SheetPlace, useSheetContent } from './useSheetContent';
 import { Year } from './year/Year';
 
@@ -30,20 +29,8 @@ interface Props extends Hands {
   onSeeAs(zone: string | null): void;
 }
 
-// Tables of any length bring a package with them; the week need not wait for it.
-const loadTable = async () => ({ default: (await import('./table/Table')).Table });
-const Table = lazy(loadTable);
-
-/** Fetches what the table needs once the page has nothing else to do, so that it opens at once. */
-const useTableAhead = () =>
-  useEffect(() => {
-    const idle = requestIdleCallback(() => void loadTable());
-    return () => cancelIdleCallback(idle);
-  }, []);
-
 /** The sheet in the form that was chosen. */
 export function SheetForm(props: Props) {
-  useTableAhead();
   const { place, content, onOpenDay, onSeeAs, categories, ...hands } = props;
   const { view, range, drawn } = place;
   const { occurrences, hours, isWidened, setWidened, bookedOn, name, tracks, form } = content;
@@ -96,17 +83,13 @@ export function SheetForm(props: Props) {
       );
     case 'table':
       return (
-        <Suspense fallback={<View style={styles.waiting} />}>
-          <Table
-            {...common}
-            categories={categories}
-            within={range}
-            setup={view.table}
-            onSetup={(table) => place.show({ ...view, table })}
-          />
-        </Suspense>
+        <Table
+          {...common}
+          categories={categories}
+          within={range}
+          setup={view.table}
+          onSetup={(table) => place.show({ ...view, table })}
+        />
       );
   }
 }
-
-const styles = StyleSheet.create({ waiting: { flex: 1 } });
