@@ -77,11 +77,11 @@ function sourcesHash() {
   return hash.digest('hex');
 }
 
-/** The fonts that base.css names, out of their packages. */
+/** The fonts that fonts.css names, out of their packages. */
 function copyFonts() {
   const fonts = path.join(ROOT, 'public', 'fonts');
   mkdirSync(fonts, { recursive: true });
-  const css = readFileSync(path.join(ROOT, 'public', 'base.css'), 'utf8');
+  const css = readFileSync(path.join(ROOT, 'public', 'styles', 'fonts.css'), 'utf8');
   for (const [, file] of css.matchAll(/\/fonts\/([\w-]+\.woff2)/g)) {
     const family = file.startsWith('zilla') ? 'zilla-slab' : 'ibm-plex-sans';
     cpSync(

@@ -10,6 +10,8 @@ import { MessageProvider } from '@/data/messages';
 import { useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
 import { Icon } from '@/ui/icons/Icon';
+import { pageStyle } from '@/ui/theme/pageStyle';
+import { paletteOf } from '@/ui/theme/palette';
 import { themeOf } from '@/ui/theme/theme';
 import { Today } from '@/ui/today';
 import { WeekNumbers } from '@/ui/weekNumbers';
@@ -30,14 +32,15 @@ function ThemedApp() {
   const today = dayOfWall(useWallNow(clock));
   const system = useColorScheme() === 'dark' ? 'dark' : 'light';
   const { text, line } = scale;
+  const isDark = (settings.theme ?? system) === 'dark';
+  const { accent } = settings;
   useLayoutEffect(() => {
     const { style } = document.documentElement;
-    style.setProperty('--text', String(text));
-    style.setProperty('--line', String(line));
-  }, [text, line]);
-  const isDark = (settings.theme ?? system) === 'dark';
+    for (const [name, value] of pageStyle(paletteOf(isDark, accent), text, line))
+      style.setProperty(name, value);
+  }, [isDark, accent, text, line]);
   return (
-    <PaperProvider theme={themeOf(isDark, settings.accent, text)} settings={PAPER_SETTINGS}>
+    <PaperProvider theme={themeOf(isDark, accent, text)} settings={PAPER_SETTINGS}>
       <Today value={today}>
         <WeekNumbers value={settings.hasWeekNumbers}>
           <Shell>

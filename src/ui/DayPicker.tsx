@@ -1,4 +1,4 @@
-import type { CSSProperties, ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { useContext, useState } from 'react';
 import { Button } from 'react-native-paper';
 import { DayPicker as Months } from 'react-day-picker';
@@ -7,7 +7,6 @@ import type { Wording } from '@/core/time/words';
 import { count, LONG_DAY, sayDay } from '@/core/time/words';
 import { Dialog } from './Dialog';
 import { dateOfDay, dayOfDate } from './days';
-import { usePalette } from './theme/theme';
 import { Today } from './today';
 import { WeekNumbers } from './weekNumbers';
 
@@ -24,27 +23,16 @@ interface Shown {
 /** What the months look like and are called, however many days are picked in them. */
 function useMonths({ wording, firstWeekday }: Shown, firstDay: number) {
   const today = useContext(Today);
-  const palette = usePalette();
   const hasWeekNumbers = useContext(WeekNumbers);
   const { year } = civilDate(firstDay);
   const say = (date: Date, options: Intl.DateTimeFormatOptions) =>
     sayDay(dayOfDate(date), wording, options);
-  const colours = {
-    '--months-accent': palette.accent,
-    '--months-on-accent': palette.onAccent,
-    '--months-now': palette.amber,
-    '--months-dim': palette.dim,
-    '--months-line': palette.hairline,
-    '--months-sheet': palette.sheet,
-    '--months-ink': palette.ink,
-  } as CSSProperties;
   return {
     autoFocus: true,
     className: hasWeekNumbers ? 'months months-numbered' : 'months',
     showWeekNumber: hasWeekNumbers,
     // Week 1 is the one with 4 January, as on the sheet.
     firstWeekContainsDate: 4,
-    style: colours,
     captionLayout: 'dropdown',
     navLayout: 'around',
     defaultMonth: dateOfDay(firstDay),

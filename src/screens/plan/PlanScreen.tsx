@@ -242,7 +242,6 @@ export function PlanScreen() {
         </View>
         <View ref={sheet} style={styles.sheet}>
           <PastUntil value={pastUntil}>
-            {' '}
             <SheetForm
               place={place}
               content={content}
@@ -267,7 +266,7 @@ export function PlanScreen() {
               onRefuse={say}
               onSeeAs={seeAs}
             />
-          </PastUntil>{' '}
+          </PastUntil>
         </View>
         <Ruler
           weekStart={weekStart}

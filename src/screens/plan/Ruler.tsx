@@ -1,17 +1,17 @@
 import { useState } from 'react';
 import type { GestureResponderEvent } from 'react-native';
-import { StyleSheet, Text, View } from 'react-native';
-import { civilDate, weekNumber } from '@/core/time/civil';
+import { StyleSheet, View } from 'react-native';
+import { weekNumber } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
-import { sayDay, sayHours } from '@/core/time/words';
+import { sayHours } from '@/core/time/words';
 import type { Sight } from '@/core/view/sight';
 import { useWeeklyLoad } from '@/data/queries';
-import { SANS, usePalette, textPx } from '@/ui/theme/theme';
+import { usePalette } from '@/ui/theme/theme';
+import { RulerWeek } from './RulerWeek';
 
 const DAYS = 7;
 /** Room for a week on the ruler, in px. */
 const WEEK_ROOM = 30;
-const BAR_HEIGHT = 26;
 export const RULER_HEIGHT = 48;
 
 interface Props {
@@ -22,6 +22,13 @@ interface Props {
   sight: Sight;
   wording: Wording;
   onGo(weekStart: number): void;
+}
+
+/** Where the nth week from the first that is shown is among so many. */
+function placeAmong(nth: number, weeksShown: number) {
+  if (nth < 0 || nth >= weeksShown) return null;
+  if (weeksShown === 1) return 'only';
+  return nth === 0 ? 'first' : nth === weeksShown - 1 ? 'last' : 'between';
 }
 
 /** A strip of weeks, each as tall as it is booked. A press or a drag along it travels in time. */
@@ -79,42 +86,16 @@ export function Ruler({ weekStart, weeksShown, zone, sight, wording, onGo }: Pro
       {width > 0 &&
         Array.from({ length: weeks }, (_, i) => {
           const day = from + i * DAYS;
-          const isShown = day >= weekStart && day < weekStart + weeksShown * DAYS;
-          const startsMonth = civilDate(day).day <= DAYS;
-          const height = 4 + ((load[i] ?? 0) / most) * (BAR_HEIGHT - 4);
           return (
-            <View key={day} style={[styles.week, { left: i * week, width: week }]}>
-              {startsMonth && (
-                <Text style={[styles.month, { color: palette.dim }]}>
-                  {sayDay(day, wording, { month: 'short' })}
-                </Text>
-              )}
-              {isShown && (
-                <View
-                  style={[
-                    styles.bracket,
-                    {
-                      borderColor: palette.amber,
-                      borderLeftWidth: day === weekStart ? 2 : 0,
-                      borderRightWidth: day === weekStart + (weeksShown - 1) * DAYS ? 2 : 0,
-                    },
-                  ]}
-                />
-              )}
-              <View
-                style={[
-                  styles.load,
-                  {
-                    height,
-                    backgroundColor: isShown
-                      ? palette.accent
-                      : palette.dark
-                        ? '#3B4D45'
-                        : '#C9D3C8',
-                  },
-                ]}
-              />
-            </View>
+            <RulerWeek
+              key={day}
+              day={day}
+              left={i * week}
+              width={week}
+              share={(load[i] ?? 0) / most}
+              shown={placeAmong(i - shown, weeksShown)}
+              wording={wording}
+            />
           );
         })}
     </View>
@@ -129,30 +110,4 @@ const styles = StyleSheet.create({
     touchAction: 'none',
     userSelect: 'none',
   } as object,
-  week: {
-    position: 'absolute',
-    top: 0,
-    bottom: 0,
-    paddingHorizontal: 1.5,
-    justifyContent: 'flex-end',
-    paddingBottom: 4,
-    pointerEvents: 'none',
-  },
-  month: {
-    position: 'absolute',
-    top: 2,
-    left: 2,
-    fontFamily: SANS,
-    fontSize: textPx(10.5),
-    width: 40,
-  },
-  bracket: {
-    position: 'absolute',
-    top: 14,
-    left: 0,
-    right: 0,
-    height: 6,
-    borderTopWidth: 2,
-  },
-  load: { borderRadius: 3 },
 });

@@ -1,5 +1,4 @@
 import { memo } from 'react';
-import { StyleSheet, Text, View } from 'react-native';
 import type { AgendaLine } from '@/core/agenda/agendaDays';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { inkOf } from '@/core/colour/inkOf';
@@ -10,7 +9,7 @@ import type { Wording } from '@/core/time/words';
 import { sayLength, sayMinute } from '@/core/time/words';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
-import { SANS, usePalette, textPx } from '@/ui/theme/theme';
+import { usePalette } from '@/ui/theme/theme';
 import { useBarColours } from '../sheet/barColours';
 import { barName } from '../sheet/barName';
 import { barStyle } from '../sheet/barStyle';
@@ -54,31 +53,24 @@ const EventLine = memo(function EventLine(props: EventLineProps) {
       {...pressable(o, true, onOpen)}
       aria-label={barName(o, calendar, wording)}
       aria-pressed={isSelected}
-      className="agenda-line"
-      style={{
-        borderColor: palette.hairline,
-        ...(isSelected && { backgroundColor: palette.accentWash }),
-      }}
+      className={`agenda-line${isSelected ? ' agenda-selected' : ''}`}
     >
-      <span className="agenda-time" style={{ color: palette.dim }}>
-        {sayTimes(o, day, wording)}
-      </span>
+      <span className="agenda-time">{sayTimes(o, day, wording)}</span>
       <span
         className="agenda-mark"
-        style={{ ...barStyle(o.availability, colours), borderWidth: 1 }}
+        style={{
+          color: o.availability === 'away' ? colours.onSolid : colours.edge,
+          ...barStyle(o.availability, colours),
+        }}
       >
-        <Mark
-          mark={calendar.mark}
-          colour={o.availability === 'away' ? colours.onSolid : colours.edge}
-          size={12}
-        />
+        <Mark mark={calendar.mark} />
       </span>
       <span className="agenda-text" style={{ color: colours.text }}>
         <span className="agenda-title">
           <EventIcon icon={o.icon} />
           {titleOf(o)}
         </span>
-        {under && <span style={{ color: palette.dim }}> {under}</span>}
+        {under && <span className="agenda-under"> {under}</span>}
       </span>
     </div>
   );
@@ -94,34 +86,19 @@ export function AgendaLines({
   lines: readonly AgendaLine[];
   setting: LineSetting;
 }) {
-  const palette = usePalette();
   const { hourCycle } = setting.wording;
   return lines.map((line) =>
     line.kind === 'event' ? (
       <EventLine key={line.occurrence.id} occurrence={line.occurrence} day={day} {...setting} />
     ) : (
-      <View key={line.start} style={styles.clear}>
-        <Text style={[styles.words, { color: palette.dim }]}>
+      <div key={line.start} className="agenda-clear">
+        <span>
           {sayMinute(minuteOfDay(line.start), hourCycle)} –{' '}
           {sayMinute(minuteOfDay(line.end), hourCycle)}
-        </Text>
-        <View style={[styles.rule, { borderColor: palette.hairline }]} />
-        <Text style={[styles.words, { color: palette.accent }]}>
-          {sayLength((line.end - line.start) / MINUTE)} clear
-        </Text>
-      </View>
+        </span>
+        <span className="agenda-rule" />
+        <span className="agenda-length">{sayLength((line.end - line.start) / MINUTE)} clear</span>
+      </div>
     ),
   );
 }
-
-const styles = StyleSheet.create({
-  clear: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: 8,
-    minHeight: 26,
-    paddingHorizontal: 14,
-  },
-  words: { fontFamily: SANS, fontSize: textPx(12), fontVariant: ['tabular-nums'] },
-  rule: { flex: 1, borderTopWidth: 1, borderStyle: 'dashed' },
-});

@@ -1,10 +1,8 @@
 import { memo } from 'react';
-import type { ViewStyle } from 'react-native';
-import { StyleSheet, View } from 'react-native';
-import { yOfMinute } from '@/core/layout/columns';
 import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
 import { usePalette } from '@/ui/theme/theme';
+import { dayGround } from '../sheet/ground';
 import { stripes } from '../sheet/stripes';
 import type { Field } from './placeInColumns';
 
@@ -24,50 +22,20 @@ export const ColumnBackground = memo(function ColumnBackground(props: Props) {
   const { day, left, field, workweek, isToday, washes } = props;
   const palette = usePalette();
   const { hours } = workdayOf(day, workweek);
-  const at = (minute: number) => Math.max(0, Math.min(field.height, yOfMinute(field, minute)));
-  const off: ViewStyle = { backgroundColor: palette.outOfHours };
-  const lines: number[] = [];
-  for (let minute = Math.ceil(field.fromMinute / 60) * 60; minute < field.toMinute; minute += 60)
-    lines.push(minute);
   return (
-    <View
+    <div
       aria-hidden
-      style={[
-        styles.column,
-        {
-          left,
-          width: field.width,
-          height: field.height,
-          borderColor: palette.hairline,
-          backgroundColor: isToday ? palette.amberWash : palette.sheet,
-        },
-      ]}
+      className={`sheet-ground sheet-ground-column${isToday ? ' sheet-today' : ''}`}
+      style={{
+        left,
+        width: field.width,
+        height: field.height,
+        ...dayGround({ axis: 'down', ...field, length: field.height, hours }, palette),
+      }}
     >
-      {hours ? (
-        <>
-          <View style={[styles.part, off, { top: 0, height: at(hours.from) }]} />
-          <View style={[styles.part, off, { top: at(hours.to), bottom: 0 }]} />
-        </>
-      ) : (
-        <View style={[styles.part, off, { top: 0, bottom: 0 }]} />
-      )}
-      {lines.map((minute) => (
-        <View
-          key={minute}
-          style={[
-            styles.part,
-            { top: at(minute), height: 1, backgroundColor: palette.hairline, opacity: 0.7 },
-          ]}
-        />
-      ))}
       {washes.map((colour, i) => (
-        <View key={i} style={[styles.part, { top: 0, bottom: 0 }, stripes(colour)]} />
+        <div key={i} className="sheet-wash" style={{ width: '100%', ...stripes(colour) }} />
       ))}
-    </View>
+    </div>
   );
-});
-
-const styles = StyleSheet.create({
-  column: { position: 'absolute', top: 0, borderLeftWidth: 1, overflow: 'hidden' },
-  part: { position: 'absolute', left: 0, right: 0 },
 });

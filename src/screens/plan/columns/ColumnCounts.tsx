@@ -1,8 +1,6 @@
-import { Pressable, StyleSheet, Text } from 'react-native';
 import type { Column } from '@/core/layout/columns';
-import { count } from '@/core/time/words';
-import { Icon } from '@/ui/icons/Icon';
-import { SANS, usePalette, textPx } from '@/ui/theme/theme';
+import { PlainIcon } from '@/ui/icons/PlainIcon';
+import { CountChip } from '../sheet/CountChip';
 
 interface Props {
   column: Column;
@@ -12,49 +10,24 @@ interface Props {
   onWiden(): void;
 }
 
-/** How many events of a column lie before and after the shown hours; a press shows them. */
+/** How many events of a column lie before and after the shown hours. */
 export function ColumnCounts({ column, left, width, dayName, onWiden }: Props) {
-  const palette = usePalette();
-  return (['before', 'after'] as const).map((side) => {
-    const events = column[side];
-    if (!events) return null;
-    const isBefore = side === 'before';
-    return (
-      <Pressable
-        key={side}
-        {...{ dataSet: { nodrag: '' } }}
-        role="button"
-        aria-label={`${count(events, isBefore ? 'earlier event' : 'later event')} on ${dayName}: show`}
-        onPress={onWiden}
-        style={[
-          styles.chip,
-          isBefore ? { top: 2 } : { bottom: 2 },
-          {
-            left: left + 3,
-            maxWidth: width - 6,
-            borderColor: palette.hairline,
-            backgroundColor: palette.paper,
-          },
-        ]}
-      >
-        <Icon name={isBefore ? 'chevron-up' : 'chevron-down'} size={13} color={palette.dim} />
-        <Text style={[styles.text, { color: palette.ink }]}>{events}</Text>
-      </Pressable>
-    );
-  });
+  const place = { left: left + 3, maxWidth: width - 6, height: 20 };
+  const common = { dayName, onPress: onWiden };
+  return (
+    <>
+      {column.before > 0 && (
+        <CountChip {...common} events={column.before} side="earlier" place={{ ...place, top: 2 }}>
+          <PlainIcon name="chevron-up" size={13} />
+          {column.before}
+        </CountChip>
+      )}
+      {column.after > 0 && (
+        <CountChip {...common} events={column.after} side="later" place={{ ...place, bottom: 2 }}>
+          <PlainIcon name="chevron-down" size={13} />
+          {column.after}
+        </CountChip>
+      )}
+    </>
+  );
 }
-
-const styles = StyleSheet.create({
-  chip: {
-    position: 'absolute',
-    height: 20,
-    paddingHorizontal: 5,
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: 2,
-    borderWidth: 1,
-    borderRadius: 6,
-    zIndex: 2,
-  },
-  text: { fontFamily: SANS, fontSize: textPx(11), fontWeight: '500' },
-});

@@ -16,6 +16,7 @@ import { useIsWide } from '@/ui/useIsWide';
 import type { FormProps } from '../sheet/formProps';
 import type { GhostHandle } from '../sheet/Ghost';
 import { Ghost } from '../sheet/Ghost';
+import { DayButton } from '../sheet/DayButton';
 import { useAwayZone } from '../sheet/useAwayZone';
 import { useHands } from '../sheet/useHands';
 import { useRoom } from '../sheet/useRoom';
@@ -23,7 +24,6 @@ import { sayPart, WholeDayBar } from '../sheet/WholeDayBar';
 import { BlockView } from './BlockView';
 import { ColumnBackground } from './ColumnBackground';
 import { ColumnCounts } from './ColumnCounts';
-import { ColumnHead } from './ColumnHead';
 import { HEAD, MIN_BLOCK, SCALE, TOP } from './geometry';
 import { HourScale } from './HourScale';
 import { NowMark } from './NowMark';
@@ -134,10 +134,12 @@ export function Columns(props: FormProps) {
       <View style={[styles.heads, { height: head, borderColor: palette.hairline }]}>
         {room.width > 0 &&
           days.map((day) => (
-            <ColumnHead
+            <DayButton
               key={day}
+              of="column"
               day={day}
               {...dayPart(day, field)!}
+              top={0}
               height={head}
               bookedMinutes={props.bookedOn(day)}
               isToday={day === props.today}
@@ -188,7 +190,7 @@ export function Columns(props: FormProps) {
             <>
               <HourScale field={field} hourCycle={wording.hourCycle} />
               {columns.map((column, i) => (
-                <View key={trackKey(column)} style={styles.column}>
+                <div key={trackKey(column)} className="sheet-day">
                   <ColumnBackground
                     day={column.day}
                     left={leftOf(i)}
@@ -221,7 +223,7 @@ export function Columns(props: FormProps) {
                     dayName={sayDay(column.day, wording, SHORT_DAY)}
                     onWiden={() => props.onWiden(true)}
                   />
-                </View>
+                </div>
               ))}
               {draft && <Drafts span={draft} field={field} />}
               <NowMark field={field} zone={clock} />
@@ -261,7 +263,6 @@ const styles = StyleSheet.create({
   // What lies under the hand is held there when the sheet is sized, by no one else.
   scroll: { flex: 1, overflowAnchor: 'none' } as object,
   body: { touchAction: 'pan-y', overflow: 'hidden' } as object,
-  column: { display: 'contents' },
   draft: {
     position: 'absolute',
     borderWidth: 2,

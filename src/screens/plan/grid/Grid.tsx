@@ -161,7 +161,7 @@ export function Grid(props: Props) {
         >
           {room.width > 0 &&
             layout.weeks.map((week) => (
-              <View key={week.day} style={styles.week}>
+              <div key={week.day} className="sheet-day">
                 {layout.offsets.map((offset, column) => {
                   const day = week.day + offset;
                   return (
@@ -201,7 +201,7 @@ export function Grid(props: Props) {
                   onOpenDay={openOrClose}
                   onShowWeek={props.onShowWeek}
                 />
-              </View>
+              </div>
             ))}
           <Ghost ref={ghost} place={ghostPlace} width={room.width} wording={wording} />
         </View>
@@ -224,5 +224,4 @@ const styles = StyleSheet.create({
   // What lies under the hand is held there when the sheet is sized, by no one else.
   scroll: { flex: 1, overflowAnchor: 'none' } as object,
   surface: { touchAction: 'pan-y', overflow: 'hidden', userSelect: 'none' } as object,
-  week: { display: 'contents' },
 });

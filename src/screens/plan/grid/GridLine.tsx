@@ -53,22 +53,18 @@ export const GridLine = memo(function GridLine(props: Props) {
       }}
     >
       {!isBare && (
-        <div className="sheet-line-text">
+        <>
           {props.hasTime && (
             <>
-              <Mark
-                mark={calendar.mark}
-                colour={isSolid ? colours.onSolid : colours.edge}
-                size={9}
-              />{' '}
+              <Mark mark={calendar.mark} colour={isSolid ? colours.onSolid : colours.edge} />
               <span style={{ color: isSolid ? colours.onSolid : colours.quiet }}>
-                {sayMinute(minuteOfDay(o.start), wording.hourCycle)}{' '}
+                {sayMinute(minuteOfDay(o.start), wording.hourCycle)}
               </span>
             </>
           )}
           <EventIcon icon={o.icon} />
           {titleOf(o)}
-        </div>
+        </>
       )}
     </div>
   );

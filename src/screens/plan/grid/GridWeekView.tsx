@@ -1,4 +1,3 @@
-import { StyleSheet, Text, View, Pressable } from 'react-native';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { isTop } from '@/core/layout/parts';
 import type { GridBar } from '@/core/layout/grid';
@@ -9,7 +8,7 @@ import type { Wording } from '@/core/time/words';
 import { LONG_DAY, sayDay } from '@/core/time/words';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
-import { SANS, usePalette, textPx } from '@/ui/theme/theme';
+import { usePalette } from '@/ui/theme/theme';
 import { WholeDayBar } from '../sheet/WholeDayBar';
 import { GridLine } from './GridLine';
 import type { GridLayout, PlacedWeek } from './useGridLayout';
@@ -37,18 +36,16 @@ const GAP = 2;
 function Marks({ week, layout, calendarOf, inkFor }: Props) {
   const palette = usePalette();
   return layout.offsets.map((offset, column) => (
-    <View
+    <div
       key={offset}
       aria-hidden
-      style={[
-        styles.marks,
-        {
-          left: layout.gutter + column * layout.cell + 5,
-          width: layout.cell - 8,
-          top: week.y + layout.head,
-          height: week.height - layout.head - 2,
-        },
-      ]}
+      className="grid-marks"
+      style={{
+        left: layout.gutter + column * layout.cell + 5,
+        width: layout.cell - 8,
+        top: week.y + layout.head,
+        height: week.height - layout.head - 2,
+      }}
     >
       {week.bars
         .filter((bar) => bar.column <= column && column < bar.column + bar.columns)
@@ -65,14 +62,13 @@ function Marks({ week, layout, calendarOf, inkFor }: Props) {
             )
           );
         })}
-    </View>
+    </div>
   ));
 }
 
 /** The events of a week on the lines of its cells. */
 export function GridWeekView(props: Props) {
   const { week, layout, calendarOf, inkFor, wording, selectedId, draggedId, tabStopId } = props;
-  const palette = usePalette();
   const number = weekNumber(week.day, props.firstWeekday).week;
 
   function bar({ occurrence: o, column, columns, line, cutStart, cutEnd }: GridBar) {
@@ -113,25 +109,18 @@ export function GridWeekView(props: Props) {
   }
 
   return (
-    <View style={styles.week}>
+    <div className="sheet-day">
       {layout.gutter > 0 && (
-        <Pressable
-          {...{ dataSet: { nodrag: '' } }}
-          role="button"
+        <button
+          type="button"
+          data-nodrag
           aria-label={`Show week ${number}`}
-          onPress={() => props.onShowWeek(week.day)}
-          style={[
-            styles.number,
-            {
-              top: week.y,
-              height: week.height,
-              width: layout.gutter,
-              borderColor: palette.hairline,
-            },
-          ]}
+          onClick={() => props.onShowWeek(week.day)}
+          className="grid-week-number"
+          style={{ top: week.y, height: week.height, width: layout.gutter }}
         >
-          <Text style={[styles.text, { color: palette.dim }]}>{number}</Text>
-        </Pressable>
+          {number}
+        </button>
       )}
       {week.detail === 'marks' ? <Marks {...props} /> : week.bars.map(bar)}
       {week.detail !== 'marks' &&
@@ -139,56 +128,25 @@ export function GridWeekView(props: Props) {
           const day = week.day + layout.offsets[column]!;
           return (
             more > 0 && (
-              <Pressable
+              <button
                 key={day}
-                {...{ dataSet: { nodrag: '' } }}
-                role="button"
+                type="button"
+                data-nodrag
                 aria-label={`${more} more on ${sayDay(day, wording, LONG_DAY)}`}
-                onPress={() => props.onOpenDay(day)}
-                style={[
-                  styles.more,
-                  {
-                    left: layout.gutter + column * layout.cell + 2,
-                    top: week.y + layout.head + (week.lines - 1) * week.line,
-                    height: Math.max(week.line, 15),
-                    width: layout.cell - 4,
-                  },
-                ]}
+                onClick={() => props.onOpenDay(day)}
+                className="grid-more"
+                style={{
+                  left: layout.gutter + column * layout.cell + 2,
+                  top: week.y + layout.head + (week.lines - 1) * week.line,
+                  height: Math.max(week.line, 15),
+                  width: layout.cell - 4,
+                }}
               >
-                <Text style={[styles.text, { color: palette.accent }]} numberOfLines={1}>
-                  {more} more
-                </Text>
-              </Pressable>
+                {more} more
+              </button>
             )
           );
         })}
-    </View>
+    </div>
   );
 }
-
-const styles = StyleSheet.create({
-  week: { display: 'contents' },
-  number: {
-    position: 'absolute',
-    left: 0,
-    alignItems: 'center',
-    paddingTop: 4,
-    borderBottomWidth: 1,
-  },
-  text: {
-    fontFamily: SANS,
-    fontSize: textPx(11),
-    fontWeight: '500',
-    fontVariant: ['tabular-nums'],
-  },
-  marks: {
-    position: 'absolute',
-    flexDirection: 'row',
-    flexWrap: 'wrap',
-    alignContent: 'flex-start',
-    gap: 3,
-    overflow: 'hidden',
-    pointerEvents: 'none',
-  },
-  more: { position: 'absolute', justifyContent: 'center', paddingLeft: 3 },
-});

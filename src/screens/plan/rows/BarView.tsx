@@ -41,7 +41,7 @@ function Handle({ edge, colour }: { edge: 'start' | 'end'; colour: string }) {
 
 /**
  * A timed event on its row: a bar of its true length, with a label that runs on. Plain elements with
- * classes of base.css: a full week draws hundreds, and React Native's take twice the time.
+ * classes of sheet.css: a full week draws hundreds, and React Native's take twice the time.
  */
 export const BarView = memo(function BarView(props: Props) {
   const { bar, calendar, ink, top, left, height, isTall, isSelected, isDragged, isTabStop } = props;
@@ -69,18 +69,17 @@ export const BarView = memo(function BarView(props: Props) {
         left: left + bar.x,
         width: bar.width,
         height,
+        color: markColour,
         ...barStyle(o.availability, colours),
         boxShadow: bar.cutStart ? 'none' : `inset 3px 0 0 ${colours.edge}`,
         ...(isSelected && { borderColor: colours.edge, outline: `1px solid ${colours.edge}` }),
         ...(isDragged && { opacity: 0.4 }),
       }}
     >
-      <Mark mark={calendar.mark} colour={markColour} size={10} left={6} />
+      <Mark mark={calendar.mark} />
       <div className="sheet-label" style={label}>
-        <div>
-          <EventIcon icon={o.icon} />
-          {titleOf(o)}
-        </div>
+        <EventIcon icon={o.icon} />
+        {titleOf(o)}
         {isTall && (
           <div
             className="sheet-second"

@@ -1,13 +1,13 @@
-import { StyleSheet, Text, View } from 'react-native';
 import { xOfMinute } from '@/core/layout/rows';
 import type { HourCycle } from '@/core/time/words';
 import { sayHour } from '@/core/time/words';
-import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 import { AXIS_HEIGHT } from './geometry';
 import type { TimeLine } from './RowBackground';
 
 /** Least room for an hour's name, in px. */
 const HOUR_ROOM = 34;
+/** Half of an hour's name's box, as .hour-axis has it. */
+const HALF_NAME = 20;
 
 /** The hours along the top of the sheet. */
 export function HourAxis({
@@ -19,7 +19,6 @@ export function HourAxis({
   gutter: number;
   hourCycle: HourCycle;
 }) {
-  const palette = usePalette();
   const hours = (line.toMinute - line.fromMinute) / 60;
   const every = [1, 2, 3, 4, 6].find((step) => (line.width / hours) * step >= HOUR_ROOM) ?? 12;
   const first = Math.floor(line.fromMinute / 60) + 1;
@@ -27,35 +26,16 @@ export function HourAxis({
   for (let hour = first; hour * 60 < line.toMinute; hour++)
     if (hour % every === 0) shown.push(hour);
   return (
-    <View
-      aria-hidden
-      style={[styles.axis, { borderColor: palette.hairline, backgroundColor: palette.paper }]}
-    >
+    <div aria-hidden className="hour-axis" style={{ height: AXIS_HEIGHT }}>
       {shown.map((hour) => (
-        <Text
+        <span
           key={hour}
-          style={[
-            styles.hour,
-            { left: gutter + xOfMinute(line, hour * 60) - 20, color: palette.dim },
-          ]}
+          className="hour-name"
+          style={{ left: gutter + xOfMinute(line, hour * 60) - HALF_NAME }}
         >
           {sayHour(hour, hourCycle)}
-        </Text>
+        </span>
       ))}
-    </View>
+    </div>
   );
 }
-
-const styles = StyleSheet.create({
-  axis: { height: AXIS_HEIGHT, borderTopWidth: 1, borderBottomWidth: 1 },
-  hour: {
-    position: 'absolute',
-    top: 2,
-    width: 40,
-    textAlign: 'center',
-    fontFamily: SANS,
-    fontSize: textPx(11),
-    lineHeight: textPx(16),
-    fontVariant: ['tabular-nums'],
-  },
-});

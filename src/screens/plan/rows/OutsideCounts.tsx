@@ -1,9 +1,7 @@
-import { Pressable, StyleSheet, Text } from 'react-native';
 import type { Row } from '@/core/layout/rows';
+import { CountChip } from '../sheet/CountChip';
 import type { RowSizes } from './geometry';
 import { laneTop } from './geometry';
-import { count } from '@/core/time/words';
-import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 
 interface Props {
   row: Row;
@@ -13,56 +11,37 @@ interface Props {
   onWiden(): void;
 }
 
-/** How many events of a row lie outside the shown hours; a press shows them. */
+/** How many events of a row lie outside the shown hours, at its ends. */
 export function OutsideCounts({ row, sizes, gutter, dayName, onWiden }: Props) {
-  const palette = usePalette();
-  const chip = (lane: number) => [
-    styles.chip,
-    {
-      top: row.y + laneTop(row, lane, sizes),
-      width: sizes.count - 4,
-      height: Math.min(sizes.lane - 3, row.laneHeight - 3),
-      borderColor: palette.hairline,
-      backgroundColor: palette.paper,
-    },
-  ];
-  const text = [styles.text, { color: palette.ink }];
+  const { before, after } = row;
+  const boxAt = (lane: number) => ({
+    top: row.y + laneTop(row, lane, sizes),
+    width: sizes.count - 4,
+    height: Math.min(sizes.lane - 3, row.laneHeight - 3),
+  });
+  const common = { dayName, onPress: onWiden };
   return (
     <>
-      {row.before.count > 0 && (
-        <Pressable
-          {...{ dataSet: { nodrag: '' } }}
-          role="button"
-          aria-label={`${count(row.before.count, 'earlier event')} on ${dayName}: show`}
-          onPress={onWiden}
-          style={[chip(row.before.lane), { left: gutter + 3 }]}
+      {before.count > 0 && (
+        <CountChip
+          {...common}
+          events={before.count}
+          side="earlier"
+          place={{ ...boxAt(before.lane), left: gutter + 3 }}
         >
-          <Text style={text}>‹ {row.before.count} earlier</Text>
-        </Pressable>
+          ‹ {before.count} earlier
+        </CountChip>
       )}
-      {row.after.count > 0 && (
-        <Pressable
-          {...{ dataSet: { nodrag: '' } }}
-          role="button"
-          aria-label={`${count(row.after.count, 'later event')} on ${dayName}: show`}
-          onPress={onWiden}
-          style={[chip(row.after.lane), { right: 3 }]}
+      {after.count > 0 && (
+        <CountChip
+          {...common}
+          events={after.count}
+          side="later"
+          place={{ ...boxAt(after.lane), right: 3 }}
         >
-          <Text style={text}>{row.after.count} later ›</Text>
-        </Pressable>
+          {after.count} later ›
+        </CountChip>
       )}
     </>
   );
 }
-
-const styles = StyleSheet.create({
-  chip: {
-    position: 'absolute',
-    alignItems: 'center',
-    borderWidth: 1,
-    borderRadius: 6,
-    justifyContent: 'center',
-    zIndex: 2,
-  },
-  text: { fontFamily: SANS, fontSize: textPx(11), fontWeight: '500' },
-});

@@ -1,5 +1,4 @@
 import { memo } from 'react';
-import { StyleSheet, View } from 'react-native';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { inkOf } from '@/core/colour/inkOf';
 import type { Row } from '@/core/layout/rows';
@@ -11,11 +10,11 @@ import { usePalette } from '@/ui/theme/theme';
 import { BarView } from './BarView';
 import type { RowSizes } from './geometry';
 import { laneTop, PADDING } from './geometry';
-import { Gutter } from './Gutter';
 import { TrackGutter } from './TrackGutter';
 import { OutsideCounts } from './OutsideCounts';
 import type { TimeLine } from './RowBackground';
 import { RowBackground } from './RowBackground';
+import { DayButton } from '../sheet/DayButton';
 import { sayPart, WholeDayBar } from '../sheet/WholeDayBar';
 
 interface Props {
@@ -64,7 +63,7 @@ export const SheetRow = memo(function SheetRow(props: Props) {
     left: gutter,
   });
   return (
-    <View style={styles.row}>
+    <div className="sheet-day">
       <RowBackground
         row={row}
         line={line}
@@ -84,11 +83,13 @@ export const SheetRow = memo(function SheetRow(props: Props) {
           onAdd={props.onAddToDay}
         />
       ) : (
-        <Gutter
+        <DayButton
+          of="row"
           day={row.day}
+          left={0}
           top={row.y}
-          height={row.height}
           width={gutter}
+          height={row.height - 1}
           bookedMinutes={props.bookedMinutes}
           isToday={isToday}
           awayZone={props.awayZone}
@@ -141,8 +142,6 @@ export const SheetRow = memo(function SheetRow(props: Props) {
         dayName={sayDay(row.day, wording, SHORT_DAY)}
         onWiden={props.onWiden}
       />
-    </View>
+    </div>
   );
 });
-
-const styles = StyleSheet.create({ row: { display: 'contents' } });

@@ -51,13 +51,11 @@ export const WholeDayBar = memo(function WholeDayBar(props: Props) {
         ...(props.isDragged && { opacity: 0.4 }),
       }}
     >
-      <Mark mark={calendar.mark} colour={isSolid ? onSolid : edge} size={10} left={6} />
+      <Mark mark={calendar.mark} colour={isSolid ? onSolid : edge} />
       <div className="sheet-label">
-        <div>
-          <EventIcon icon={o.icon} />
-          {titleOf(o)}
-          {said}
-        </div>
+        <EventIcon icon={o.icon} />
+        {titleOf(o)}
+        {said}
       </div>
     </div>
   );

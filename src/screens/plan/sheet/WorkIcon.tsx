@@ -1,11 +1,9 @@
-import { Pressable, StyleSheet } from 'react-native';
 import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
 import { formatDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { SHORT_DAY, sayDay } from '@/core/time/words';
-import { Icon } from '@/ui/icons/Icon';
-import { usePalette } from '@/ui/theme/theme';
+import { PlainIcon } from '@/ui/icons/PlainIcon';
 
 const WORKPLACE_ICONS: Record<string, string> = {
   workshop: 'tools',
@@ -26,31 +24,20 @@ interface Props {
 
 /** Where the work of a day is; a press changes that for the one date. Amber where it was changed. */
 export function WorkIcon({ day, left, top, workweek, wording, onPress }: Props) {
-  const palette = usePalette();
   const { workplace, hours } = workdayOf(day, workweek);
   const isOwn = formatDate(day) in workweek.exceptions;
   const name = WORKPLACE_ICONS[workplace] ?? (hours ? 'map-marker-outline' : 'bed-outline');
   const said = hours ? workplace || 'at work' : workplace || 'off';
   return (
-    <Pressable
-      {...{ dataSet: { nodrag: '' } }}
-      role="button"
+    <button
+      type="button"
+      data-nodrag
       aria-label={`Work on ${sayDay(day, wording, SHORT_DAY)}: ${said}${isOwn ? ', changed' : ''}. Change`}
-      onPress={() => onPress(day)}
-      style={[styles.button, { left, top }]}
+      onClick={() => onPress(day)}
+      className={`work-icon${isOwn ? ' work-icon-own' : ''}`}
+      style={{ left, top }}
     >
-      <Icon name={name} size={13} color={isOwn ? palette.amber : palette.dim} />
-    </Pressable>
+      <PlainIcon name={name} size={13} />
+    </button>
   );
 }
-
-const styles = StyleSheet.create({
-  button: {
-    position: 'absolute',
-    width: 24,
-    height: 25,
-    alignItems: 'center',
-    justifyContent: 'center',
-    zIndex: 2,
-  },
-});

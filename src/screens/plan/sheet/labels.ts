@@ -7,7 +7,7 @@ import { titleOf } from '@/core/model/titleOf';
 import { isEventIcon } from '@/ui/icons/eventIcons';
 import { SANS } from '@/ui/theme/theme';
 
-/** Sizes of the letters, as .sheet-bar and .sheet-second in base.css have them. */
+/** Sizes of the letters, as .sheet-bar and .sheet-second in sheet.css have them. */
 const LABEL_SIZE = 12.5;
 const SECOND_SIZE = 11;
 /** An icon with its gap, as .sheet-icon has them. */
