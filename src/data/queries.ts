@@ -107,12 +107,12 @@ export function useAgenda(day: number, zone: string, sight: Sight, enabled: bool
   });
 }
 
-/** Asks for the windows beside the one shown, so that they are here when they are gone to. */
-export function usePrefetchAround(
-  windows: readonly Window[],
-  sight: Sight,
-  isReady: boolean,
-): void {
+/**
+ * Asks for the windows beside the one shown, so that they are here when they are gone to; and again
+ * whenever what is shown came anew (`shownAt`, epoch ms; 0 while it isn't there), since they may have
+ * changed with it.
+ */
+export function usePrefetchAround(windows: readonly Window[], sight: Sight, shownAt: number): void {
   const client = useQueryClient();
   const { engine } = useEngine();
   const latest = useRef({ windows, sight });
@@ -121,7 +121,7 @@ export function usePrefetchAround(
     latest.current = { windows, sight };
   });
   useEffect(() => {
-    if (!engine || !isReady) return;
+    if (!engine || !shownAt) return;
     const asked = latest.current;
     for (const window of asked.windows) {
       void client.prefetchQuery({
@@ -129,7 +129,7 @@ export function usePrefetchAround(
         queryFn: () => engine.occurrences(window, asked.sight),
       });
     }
-  }, [client, engine, isReady, said]);
+  }, [client, engine, shownAt, said]);
 }
 
 /** Booked minutes of weeks, for the ruler. */

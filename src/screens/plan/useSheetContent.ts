@@ -93,10 +93,10 @@ export function useSheetContent(
   const window = { fromDay: drawn.from, toDay: drawn.to, zone: clock };
   const isAgenda = form === 'agenda';
   const isSingle = !isLoads && !isAgenda;
-  const { data, isPlaceholderData } = useOccurrences(window, sight, isSingle);
+  const { data, isPlaceholderData, dataUpdatedAt } = useOccurrences(window, sight, isSingle);
   const agendaDay = today >= range.from && today < range.to ? today : range.from;
   const agenda = useAgenda(agendaDay, clock, sight, isAgenda);
-  usePrefetchAround(windowsBeside(place, clock), sight, data !== undefined && !isPlaceholderData);
+  usePrefetchAround(windowsBeside(place, clock), sight, isPlaceholderData ? 0 : dataUpdatedAt);
   const { data: loads } = useDayLoads(window, sight, isLoads);
   const occurrences = (isSingle && data?.occurrences) || NONE;
 
