@@ -1,4 +1,5 @@
 import type { Palette } from './palette';
+import { ROOT_SIZE } from './theme';
 
 const NAMES = {
   paper: '--paper',
@@ -15,13 +16,13 @@ const NAMES = {
 } as const satisfies Partial<Record<keyof Palette, string>>;
 
 /**
- * The custom properties of the page that the style sheets colour and size plain elements by: the
- * palette's colours, and the factors of letters and lines.
+ * What the style sheets colour and size plain elements by, as properties of the page: the palette's
+ * colours, the size of its letters (a rem, times the factor `text`), and the factor of lines.
  */
 export function pageStyle(palette: Palette, text: number, line: number): [string, string][] {
   const colours = Object.entries(NAMES).map(([colour, name]): [string, string] => [
     name,
     palette[colour as keyof typeof NAMES],
   ]);
-  return [...colours, ['--text', String(text)], ['--line', String(line)]];
+  return [...colours, ['font-size', `${ROOT_SIZE * text}px`], ['--line', String(line)]];
 }

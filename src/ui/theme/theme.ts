@@ -77,7 +77,10 @@ export function themeOf(isDark: boolean, accent: Accent, text: number): HouseThe
   return made;
 }
 
+/** Size of the page's letters in px, at the usual text size. */
+export const ROOT_SIZE = 16;
+
 /** A size of letters (px at the usual text size) that follows the size that the person chose. */
-export const textPx = (px: number) => `calc(${px}px * var(--text))` as unknown as number;
+export const textPx = (px: number) => `${px / ROOT_SIZE}rem` as unknown as number;
 
 export const usePalette = () => useTheme<HouseTheme>().palette;

@@ -31,6 +31,8 @@ interface Props {
 
 /** Between bars that lie beside each other, in px. */
 const GAP = 2;
+/** Around each bar, as .sheet-bar has it. */
+const BORDER = 1;
 
 /** The marks of a cell's events, without words: a press on the day says them. */
 function Marks({ week, layout, calendarOf, inkFor }: Props) {
@@ -109,7 +111,7 @@ export function GridWeekView(props: Props) {
   }
 
   return (
-    <div className="sheet-day">
+    <div className="sheet-day" style={{ lineHeight: `${week.line - GAP - 2 * BORDER}px` }}>
       {layout.gutter > 0 && (
         <button
           type="button"

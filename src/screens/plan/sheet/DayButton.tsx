@@ -38,7 +38,9 @@ export const DayButton = memo(function DayButton(props: Props) {
     ...(isNarrow ? ['day-button-narrow'] : []),
     ...(isToday ? ['sheet-today'] : []),
   ].join(' ');
-  const iconTop = isNarrow ? (height - ICON.height) / 2 : height - ICON.height + 3;
+  // In a row the work icon stands beside the number, in a wide column at its foot.
+  const iconTop =
+    of === 'row' ? 0 : isNarrow ? (height - ICON.height) / 2 : height - ICON.height + 3;
   return (
     <>
       <button
@@ -64,7 +66,8 @@ export const DayButton = memo(function DayButton(props: Props) {
       <WorkIcon
         day={day}
         left={left + width - ICON.width + (isNarrow ? 3 : -1)}
-        top={of === 'row' ? top : top + iconTop}
+        top={top + iconTop}
+        of={of}
         workweek={props.workweek}
         wording={props.wording}
         onPress={props.onWorkday}

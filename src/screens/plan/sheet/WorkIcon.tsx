@@ -17,13 +17,15 @@ interface Props {
   /** Place of its upper left corner, in px. */
   left: number;
   top: number;
+  /** What the day is: in a row it stands a line lower. */
+  of: 'row' | 'column';
   workweek: Workweek;
   wording: Wording;
   onPress(day: number): void;
 }
 
 /** Where the work of a day is; a press changes that for the one date. Amber where it was changed. */
-export function WorkIcon({ day, left, top, workweek, wording, onPress }: Props) {
+export function WorkIcon({ day, left, top, of, workweek, wording, onPress }: Props) {
   const { workplace, hours } = workdayOf(day, workweek);
   const isOwn = formatDate(day) in workweek.exceptions;
   const name = WORKPLACE_ICONS[workplace] ?? (hours ? 'map-marker-outline' : 'bed-outline');
@@ -34,7 +36,7 @@ export function WorkIcon({ day, left, top, workweek, wording, onPress }: Props) 
       data-nodrag
       aria-label={`Work on ${sayDay(day, wording, SHORT_DAY)}: ${said}${isOwn ? ', changed' : ''}. Change`}
       onClick={() => onPress(day)}
-      className={`work-icon${isOwn ? ' work-icon-own' : ''}`}
+      className={`work-icon work-icon-${of}${isOwn ? ' work-icon-own' : ''}`}
       style={{ left, top }}
     >
       <PlainIcon name={name} size={13} />

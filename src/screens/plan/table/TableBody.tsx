@@ -27,6 +27,17 @@ interface Props {
   onOpen(occurrence: Occurrence): void;
 }
 
+/** Stands for lines that are out of sight. */
+function Space({ height, columns }: { height: number; columns: number }) {
+  return (
+    height > 0 && (
+      <tr aria-hidden className="table-space">
+        <td colSpan={columns} style={{ height }} />
+      </tr>
+    )
+  );
+}
+
 /** The lines of the table, as far as they are in sight: there may be thousands. */
 export function TableBody(props: Props) {
   const { lines, setup, setting, categoryInks, lineScale, selectedId } = props;
@@ -54,11 +65,7 @@ export function TableBody(props: Props) {
       <table className="table" aria-rowcount={lines.length + 1}>
         <TableHead setup={setup} onSort={props.onSort} />
         <tbody>
-          {before > 0 && (
-            <tr aria-hidden>
-              <td colSpan={columns.length} className="table-space" style={{ height: before }} />
-            </tr>
-          )}
+          <Space height={before} columns={columns.length} />
           {shown.map(({ key, index }) => {
             const line = lines[index]!;
             return (
@@ -75,15 +82,7 @@ export function TableBody(props: Props) {
               />
             );
           })}
-          {after + props.covered > 0 && (
-            <tr aria-hidden>
-              <td
-                colSpan={columns.length}
-                className="table-space"
-                style={{ height: after + props.covered }}
-              />
-            </tr>
-          )}
+          <Space height={after + props.covered} columns={columns.length} />
         </tbody>
       </table>
     </div>
