@@ -169,7 +169,12 @@ interface Point {
 }
 
 /** A finger that goes from point to point, resting first. */
-export async function touchDrag(page: Page, points: Point[], restMs: number): Promise<void> {
+export async function touchDrag(
+  page: Page,
+  points: Point[],
+  restMs: number,
+  hold?: () => Promise<void>,
+): Promise<void> {
   const client = await page.context().newCDPSession(page);
   const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', touchPoints: Point[]) =>
     client.send('Input.dispatchTouchEvent', { type, touchPoints });
@@ -184,6 +189,7 @@ export async function touchDrag(page: Page, points: Point[], restMs: number): Pr
       ]);
     }
   }
+  await hold?.();
   await send('touchEnd', []);
   await client.detach();
 }

@@ -7,6 +7,7 @@ import {
   message,
   mouseDrag,
   openDemo,
+  see,
   sheet,
   test,
   touchDrag,
@@ -80,6 +81,24 @@ test('the end of a bar is stretched', async ({ page, isPhone }) => {
   else await mouseDrag(page, from, to);
   await expect(bar(page, LAMP)).toHaveAccessibleName(/13:00 – 16:00/);
   await expect(message(page, `Stretched “${LAMP}”`)).toBeVisible();
+});
+
+test('a drag that is held at the edge scrolls the sheet on', async ({ page, isPhone }) => {
+  await openDemo(page);
+  await see(page, { span: ['How long', 'Month'], form: 'Rows' });
+  const rows = sheet(page, 'Month');
+  const event = bar(page, 'First aid refresher', 'Month');
+  const last = rows.getByRole('button', { name: /^Monday,? 30 November/ });
+  await expect(last).not.toBeInViewport();
+  const box = await boxOf(event);
+  const from = { x: box.x + Math.min(box.width / 2, 20), y: box.y + box.height / 2 };
+  const ruler = await boxOf(page.getByRole('slider', { name: 'Weeks' }));
+  const edge = { x: from.x, y: ruler.y - 8 };
+  const there = () => expect(page.getByText(/^Mon,? 30 Nov, /)).toBeVisible();
+  if (isPhone) await touchDrag(page, [from, edge], 400, there);
+  else await mouseDrag(page, from, edge, there);
+  await expect(last).toBeInViewport();
+  await expect(event).toHaveAccessibleName(/Mon,? 30 Nov, 09:00 – 12:00/);
 });
 
 test('Escape takes a drag back', async ({ page, isPhone }) => {

@@ -51,7 +51,9 @@ export const SheetRow = memo(function SheetRow(props: Props) {
   const { row, line, sizes, gutter, calendarOf, categoryInks, workweek, wording, isToday } = props;
   const { selectedId, draggedId, tabStopId, seenFrom, seenTo, onOpen } = props;
   const { dim } = usePalette();
-  const isSeen = (top: number) => top >= seenFrom && top <= seenTo;
+  // What is dragged stays: a finger whose element goes away scrolls the page instead.
+  const isDrawn = ({ id }: Occurrence, top: number) =>
+    (top >= seenFrom && top <= seenTo) || id === draggedId;
   const inkFor = (o: Occurrence) =>
     inkOf(o, calendarOf.get(o.calendarId)?.ink ?? dim, categoryInks);
   const barProps = (o: Occurrence) => ({
@@ -102,7 +104,7 @@ export const SheetRow = memo(function SheetRow(props: Props) {
       {row.tops.map((bar, n) => {
         const calendar = calendarOf.get(bar.occurrence.calendarId);
         const top = row.y + PADDING + n * sizes.top;
-        if (!calendar || !isSeen(top)) return null;
+        if (!calendar || !isDrawn(bar.occurrence, top)) return null;
         return (
           <WholeDayBar
             key={bar.occurrence.id}
@@ -121,7 +123,7 @@ export const SheetRow = memo(function SheetRow(props: Props) {
         const { occurrence } = bar;
         const calendar = calendarOf.get(occurrence.calendarId);
         const top = row.y + laneTop(row, bar.lane, sizes);
-        if (!calendar || !isSeen(top)) return null;
+        if (!calendar || !isDrawn(occurrence, top)) return null;
         return (
           <BarView
             key={occurrence.id}

@@ -2,6 +2,7 @@ import type { RefObject } from 'react';
 import { useEffect, useRef } from 'react';
 import type { Span, Spot } from '@/core/layout/drag';
 import { afterRelease } from '@/ui/afterRelease';
+import { edgeScroll } from './edgeScroll';
 import { daysBetween, moveSpan, spanBetween, stretchSpan } from '@/core/layout/drag';
 
 /** How long a finger rests before it takes hold, in ms. */
@@ -53,12 +54,18 @@ interface Press {
   isTouch: boolean;
   x: number;
   y: number;
+  /** Where the pointer is now. */
+  lastX: number;
+  lastY: number;
   spot: Spot;
   kind: Kind;
   target: DragTarget | undefined;
   isDragging: boolean;
   span: Span | null;
   timer: ReturnType<typeof setTimeout> | undefined;
+  /** What was pressed, and what scrolls along with it at the edges. */
+  element: Element;
+  scrolling: ReturnType<typeof edgeScroll> | null;
 }
 
 function kindOf(
@@ -120,7 +127,18 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
       }
       press.isDragging = true;
       element!.setPointerCapture(press.pointerId);
+      press.scrolling = edgeScroll(
+        press.element,
+        press.y,
+        () => press && followTo(press.lastX, press.lastY),
+      );
       follow(press.spot);
+    }
+
+    /** What is dragged goes to where the pointer is. */
+    function followTo(clientX: number, clientY: number) {
+      const at = latest.current.spotAt(clientX, clientY);
+      if (at) follow(at);
     }
 
     function follow(at: Spot) {
@@ -131,6 +149,7 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
 
     function end() {
       clearTimeout(press?.timer);
+      press?.scrolling?.stop();
       press = null;
     }
 
@@ -165,6 +184,10 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
         isDragging: false,
         span: null,
         timer: undefined,
+        lastX: event.clientX,
+        lastY: event.clientY,
+        element: event.target as Element,
+        scrolling: null,
       };
       if (isTouch)
         press.timer = setTimeout(begin, press.kind === 'start' || press.kind === 'end' ? 0 : HOLD);
@@ -178,8 +201,10 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
         if (press.isTouch || far <= MOUSE_SLACK) return;
         begin();
       }
-      const at = latest.current.spotAt(event.clientX, event.clientY);
-      if (at) follow(at);
+      press.lastX = event.clientX;
+      press.lastY = event.clientY;
+      press.scrolling?.at(event.clientY);
+      followTo(event.clientX, event.clientY);
     }
 
     function onPointerUp(event: PointerEvent) {
