@@ -15,6 +15,7 @@ module.exports = {
       displayName: 'components',
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{ui,screens,data}/**/*.test.tsx'],
+      setupFilesAfterEnv: ['<rootDir>/src/ui/testing/setup.ts'],
       moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
       // Packages that ship as modules of the newer kind.
       transformIgnorePatterns: [

@@ -1,0 +1,152 @@
+import { fireEvent, screen, within } from '@testing-library/react';
+import { useState } from 'react';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import { DEFAULT_VIEW } from '@/core/model/view';
+import type { TableSetup } from '@/core/model/view';
+import { HOUR } from '@/core/time/civil';
+import { openDialogs } from '@/ui/testing/dialogs';
+import { inTheme } from '@/ui/testing/inTheme';
+import { CLIENTS, occurrenceOn, PREFERENCES, TODAY, WORKSHOP } from '../testing/samples';
+import { Table } from './Table';
+
+const MONDAY = TODAY - 1;
+const SETUP = DEFAULT_VIEW.table;
+/** Heights of the room for the lines, and of a line, in px. */
+const ROOM = 400;
+const LINE = 37;
+
+const CALL = occurrenceOn(TODAY, { place: 'Small office' });
+const ROUND = occurrenceOn(MONDAY, {
+  id: 'round',
+  title: 'Bench round',
+  calendarId: WORKSHOP.id,
+  dateKey: '2026-11-23T09:00:00',
+});
+const FREE = occurrenceOn(TODAY, { id: 'tea', title: 'Tea with Mei', availability: 'free' });
+
+// The page of a test lays nothing out: what is asked for heights gets these.
+beforeAll(() => {
+  openDialogs();
+  Object.defineProperty(HTMLElement.prototype, 'clientHeight', { value: ROOM });
+  Object.defineProperty(HTMLElement.prototype, 'offsetHeight', { value: LINE });
+});
+
+function draw(occurrences: Occurrence[], first: Partial<TableSetup> = {}) {
+  const onOpen = jest.fn();
+  const onMenu = jest.fn();
+  const onSetup = jest.fn();
+  function Held() {
+    const [setup, setSetup] = useState({ ...SETUP, ...first });
+    return (
+      <Table
+        within={{ from: MONDAY, to: MONDAY + 7 }}
+        name="Week"
+        occurrences={occurrences}
+        calendars={[CLIENTS, WORKSHOP]}
+        categories={[{ id: 'quay', name: 'Quay', ink: '#1D5480', order: 0 }]}
+        categoryInks={null}
+        preferences={PREFERENCES}
+        selectedId="call"
+        covered={0}
+        setup={setup}
+        onSetup={(next) => {
+          onSetup(next);
+          setSetup(next);
+        }}
+        onOpen={onOpen}
+        onMenu={onMenu}
+      />
+    );
+  }
+  inTheme(<Held />);
+  return { onOpen, onMenu, onSetup };
+}
+
+const lines = () => {
+  const [, ...rows] = within(screen.getByRole('region', { name: 'Week' })).getAllByRole('row');
+  return rows.map((row) => row.textContent);
+};
+const head = (name: string) => screen.getByRole('columnheader', { name: new RegExp(`^${name}`) });
+
+test('each event has a line, in order of its start, with the hours that it takes', () => {
+  draw([CALL, ROUND, FREE]);
+  expect(lines()).toEqual([
+    expect.stringMatching(/^Mon,? 23 Nov09:001 h.*Bench roundWorkshop/),
+    expect.stringMatching(/^Tue,? 24 Nov09:001 h.*Osaka callClientsSmall office/),
+    expect.stringMatching(/^Tue,? 24 Nov09:00 *Tea with Mei/),
+  ]);
+  // Free ones count as events, and take no hours.
+  expect(screen.getByRole('status')).toHaveTextContent('3 events · 2 h');
+});
+
+test('a press on a column sorts by it, another turns the order round', () => {
+  const { onSetup } = draw([CALL, ROUND]);
+  expect(head('Date')).toHaveAttribute('aria-sort', 'ascending');
+  fireEvent.click(within(head('Title')).getByRole('button'));
+  expect(head('Title')).toHaveAttribute('aria-sort', 'ascending');
+  expect(head('Date')).toHaveAttribute('aria-sort', 'none');
+  fireEvent.click(within(head('Title')).getByRole('button'));
+  expect(head('Title')).toHaveAttribute('aria-sort', 'descending');
+  expect(lines()[0]).toContain('Osaka call');
+  expect(onSetup).toHaveBeenLastCalledWith({ ...SETUP, sortBy: 'title', isDescending: true });
+});
+
+test('groups say what they hold, and add up to the whole', () => {
+  draw([CALL, ROUND, { ...CALL, id: 'second', end: CALL.end + HOUR }], { groupBy: 'calendar' });
+  const heads = screen.getAllByRole('columnheader').slice(SETUP.columns.length);
+  expect(heads.map((each) => each.textContent)).toEqual([
+    'Workshop 1 event · 1 h',
+    'Clients 2 events · 3 h',
+  ]);
+  expect(screen.getByRole('status')).toHaveTextContent('3 events · 4 h');
+});
+
+test.each([
+  ['day', 'Tuesday,? 24 November 2026'],
+  ['category', 'No category'],
+  ['place', 'Small office'],
+] as const)('lines grouped by %s stand under “%s”', (groupBy, name) => {
+  draw([CALL], { groupBy });
+  expect(screen.getByRole('columnheader', { name: new RegExp(`^${name} 1 event`) })).toBeTruthy();
+});
+
+test('a line opens its event by press and by key, and its menu by the right button', () => {
+  const { onOpen, onMenu } = draw([CALL, ROUND]);
+  const call = screen.getByRole('button', { name: /^Osaka call, / });
+  expect(call).toHaveAttribute('aria-pressed', 'true');
+  fireEvent.click(call);
+  fireEvent.keyDown(call, { key: 'Enter' });
+  expect(onOpen.mock.calls).toEqual([[CALL], [CALL]]);
+  fireEvent.contextMenu(screen.getByText('Bench round'));
+  expect(onMenu).toHaveBeenCalledWith(ROUND);
+});
+
+test('of many lines those are drawn that fit, and all of them are counted', () => {
+  const many = Array.from({ length: 5000 }, (_, i) => ({ ...CALL, id: `call ${i}` }));
+  draw(many);
+  expect(lines().length).toBeGreaterThan(5);
+  expect(lines().length).toBeLessThan(60);
+  expect(screen.getByRole('table')).toHaveAttribute('aria-rowcount', '5001');
+  expect(screen.getByRole('status')).toHaveTextContent('5,000 events · 5000 h');
+});
+
+test('columns are chosen and moved, and the last one can’t be taken away', () => {
+  const { onSetup } = draw([CALL], { columns: ['date', 'title'] });
+  fireEvent.click(screen.getByRole('button', { name: 'Columns' }));
+  const chosen = () => onSetup.mock.calls.at(-1)![0].columns;
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Place' }));
+  expect(chosen()).toEqual(['date', 'title', 'place']);
+  fireEvent.click(screen.getByRole('button', { name: 'Place: to the left' }));
+  expect(chosen()).toEqual(['date', 'place', 'title']);
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Date' }));
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Place' }));
+  expect(chosen()).toEqual(['title']);
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Title' }));
+  expect(chosen()).toEqual(['title']);
+});
+
+test('a stretch without events says so', () => {
+  draw([]);
+  expect(screen.getByText(/^No events on the shown calendars/)).toBeTruthy();
+  expect(screen.queryByRole('table')).toBeNull();
+});
