@@ -178,8 +178,15 @@ export async function touchDrag(
   const client = await page.context().newCDPSession(page);
   const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', touchPoints: Point[]) =>
     client.send('Input.dispatchTouchEvent', { type, touchPoints });
+  const isDown = await page.evaluateHandle(() => {
+    const down = new Promise((resolve) =>
+      window.addEventListener('pointerdown', resolve, { once: true, capture: true }),
+    );
+    return { down };
+  });
   await send('touchStart', [points[0]!]);
-  // The page's own clock is what a finger rests by.
+  // A busy page may be told of it late; the finger rests from then on, by the page's own clock.
+  await isDown.evaluate(async ({ down }) => void (await down));
   if (restMs) await page.clock.runFor(restMs);
   for (const [i, to] of points.slice(1).entries()) {
     const from = points[i]!;
