@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useRef } from 'react';
+import { useCallback, useRef } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { TableSetting } from '@/core/agenda/tableColumns';
 import type { TableColumn, TableSetup } from '@/core/model/view';
@@ -27,6 +27,9 @@ interface Props {
   onOpen(occurrence: Occurrence): void;
 }
 
+const keyOfLine = (line: TableLine, index: number) =>
+  line.kind === 'group' ? `group ${line.key}` : `${line.occurrence.id} ${index}`;
+
 /** Stands for lines that are out of sight. */
 function Space({ height, columns }: { height: number; columns: number }) {
   return (
@@ -42,16 +45,16 @@ function Space({ height, columns }: { height: number; columns: number }) {
 export function TableBody(props: Props) {
   const { lines, setup, setting, categoryInks, lineScale, selectedId } = props;
   const scroller = useRef<HTMLDivElement>(null);
+  // Another function would have it measure thousands of lines anew, at every frame of a scroll.
+  const keyOf = useCallback((index: number) => keyOfLine(lines[index]!, index), [lines]);
+  const sizeOf = useCallback(() => LINE * lineScale, [lineScale]);
   // What it says changes while it stays the same object, so that the compiler leaves this component.
   // eslint-disable-next-line react-hooks/incompatible-library
   const virtualizer = useVirtualizer<HTMLDivElement, HTMLTableRowElement>({
     count: lines.length,
     getScrollElement: () => scroller.current,
-    estimateSize: () => LINE * lineScale,
-    getItemKey: (index) => {
-      const line = lines[index]!;
-      return line.kind === 'group' ? `group ${line.key}` : `${line.occurrence.id} ${index}`;
-    },
+    estimateSize: sizeOf,
+    getItemKey: keyOf,
     overscan: BEYOND,
     // So that the first lines are there at once, before the room is measured.
     initialRect: { width: window.innerWidth, height: window.innerHeight },
