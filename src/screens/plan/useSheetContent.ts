@@ -24,21 +24,30 @@ export type SheetPlace = ReturnType<typeof useSheetPlace>;
 const NONE: Occurrence[] = [];
 /** Longer spans are not asked for before they are gone to. */
 const PREFETCHED_DAYS = 45;
+const DAYS_A_WEEK = 7;
 /** More calendars than this beside each other can't be read. */
 const MOST_COLUMNS = 5;
 
 const sum = (numbers: readonly number[]) => numbers.reduce((total, n) => total + n, 0);
 
-/** The windows before and after the one drawn. */
-function windowsBeside({ view, day, setting, drawn }: SheetPlace, zone: string): Window[] {
-  if (drawn.to - drawn.from > PREFETCHED_DAYS) return [];
-  return ([-1, 1] as const).flatMap((direction) => {
+/** The windows that are likely to be gone to: before and after the one drawn, and from days to their month. */
+function windowsNext({ view, day, setting, drawn }: SheetPlace, zone: string): Window[] {
+  const length = drawn.to - drawn.from;
+  if (length > PREFETCHED_DAYS) return [];
+  const windowOf = ({ from, to }: { from: number; to: number }) => ({
+    fromDay: from,
+    toDay: to,
+    zone,
+  });
+  const beside = ([-1, 1] as const).flatMap((direction) => {
     const next = turned({ span: view.span, day }, direction, setting);
     if (!next) return [];
     const range = rangeOf(next, setting);
-    const { from, to } = view.form === 'grid' ? wholeWeeks(range, setting.firstWeekday) : range;
-    return { fromDay: from, toDay: to, zone };
+    return windowOf(view.form === 'grid' ? wholeWeeks(range, setting.firstWeekday) : range);
   });
+  if (length > DAYS_A_WEEK) return beside;
+  const month = rangeOf({ span: { kind: 'month' }, day }, setting);
+  return [...beside, windowOf(wholeWeeks(month, setting.firstWeekday))];
 }
 
 /** Booked minutes of a day, from what is there of it. */
@@ -96,7 +105,7 @@ export function useSheetContent(
   const { data, isPlaceholderData, dataUpdatedAt } = useOccurrences(window, sight, isSingle);
   const agendaDay = today >= range.from && today < range.to ? today : range.from;
   const agenda = useAgenda(agendaDay, clock, sight, isAgenda);
-  usePrefetchAround(windowsBeside(place, clock), sight, isPlaceholderData ? 0 : dataUpdatedAt);
+  usePrefetchAround(windowsNext(place, clock), sight, isPlaceholderData ? 0 : dataUpdatedAt);
   const { data: loads } = useDayLoads(window, sight, isLoads);
   const occurrences = (isSingle && data?.occurrences) || NONE;
 
