@@ -138,8 +138,10 @@ export function Rows(props: Props) {
         wording={wording}
         onSeeAs={onSeeAs}
       />
-      <HourAxis line={line} gutter={gutter} hourCycle={wording.hourCycle} />
-      {isWidened && <UsualHours gutter={gutter} onPress={() => onWiden(false)} />}
+      <View>
+        <HourAxis line={line} gutter={gutter} hourCycle={wording.hourCycle} />
+        {isWidened && <UsualHours gutter={gutter} onPress={() => onWiden(false)} />}
+      </View>
       <ScrollView
         ref={scroller}
         style={styles.scroll}
