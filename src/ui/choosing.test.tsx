@@ -6,19 +6,12 @@ import { DayPicker, DaysPicker } from './DayPicker';
 import { MenuList } from './Menu';
 import { NumberField } from './NumberField';
 import { ToggleGroup } from './ToggleGroup';
+import { openDialogs } from './testing/dialogs';
 import { inTheme } from './testing/inTheme';
 import { Today } from './today';
 import { WeekNumbers } from './weekNumbers';
 
-// The browser's dialog, which the test's page only knows by name.
-beforeAll(() => {
-  HTMLDialogElement.prototype.showModal = function show() {
-    this.open = true;
-  };
-  HTMLDialogElement.prototype.close = function close() {
-    this.open = false;
-  };
-});
+beforeAll(openDialogs);
 
 const TODAY = parseDate('2026-11-24');
 const WORDING = { locale: 'en-GB', hourCycle: '24' } as const;

@@ -1,40 +1,21 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { PaperProvider } from 'react-native-paper';
-import type { Occurrence } from '@/core/agenda/occurrence';
 import type { RowBar } from '@/core/layout/rows';
-import { newCalendar } from '@/core/model/calendar';
 import { INKS } from '@/core/model/inks';
-import { HOUR, MINUTE, parseLocal } from '@/core/time/civil';
+import { HOUR, MINUTE } from '@/core/time/civil';
+import { at, timed, TODAY } from '@/core/testing/occurrences';
+import { CLIENTS } from '../testing/samples';
 import { themeOf } from '@/ui/theme/theme';
 import { BarView } from './BarView';
 import { neighbour, nudge, stepOf } from '../sheet/useSheetKeys';
 
-const NINE = parseLocal('2026-11-24T09:00:00');
-const occurrence: Occurrence = {
+const occurrence = timed('Osaka call', TODAY, at(9), at(10), {
   id: 'call',
-  eventId: 'call',
-  calendarId: 'clients',
-  dateKey: null,
-  changed: false,
-  title: 'Osaka call',
-  place: '',
-  wholeDay: false,
+  calendarId: CLIENTS.id,
   availability: 'tentative',
-  visibility: 'public',
-  categoryIds: [],
   zone: 'Asia/Tokyo',
-  start: NINE,
-  end: NINE + HOUR,
-  startMs: NINE,
-  endMs: NINE + HOUR,
-};
-const calendar = newCalendar({
-  id: 'clients',
-  name: 'Clients',
-  ink: INKS.Harbour,
-  mark: 'circle',
-  order: 0,
 });
+const NINE = occurrence.start;
 const bar: RowBar = {
   occurrence,
   x: 10,
@@ -63,7 +44,7 @@ function draw(fields: Partial<Parameters<typeof BarView>[0]> = {}) {
     <PaperProvider theme={themeOf(false, 'spruce', 1)}>
       <BarView
         bar={bar}
-        calendar={calendar}
+        calendar={CLIENTS}
         ink={INKS.Kelp}
         wording={wording}
         onOpen={onOpen}

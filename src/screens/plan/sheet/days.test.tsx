@@ -1,9 +1,10 @@
 import { fireEvent, screen } from '@testing-library/react';
 import type { Workweek } from '@/core/model/others';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
+import { TODAY } from '@/core/testing/occurrences';
 import { inTheme } from '@/ui/testing/inTheme';
 import { GridCell } from '../grid/GridCell';
-import { TODAY, WORDING } from '../testing/samples';
+import { WORDING } from '../testing/samples';
 import { CountChip } from './CountChip';
 import { DayButton } from './DayButton';
 import { WorkIcon } from './WorkIcon';

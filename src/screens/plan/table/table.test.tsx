@@ -3,10 +3,11 @@ import { useState } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { DEFAULT_VIEW } from '@/core/model/view';
 import type { TableSetup } from '@/core/model/view';
+import { at, timed, TODAY } from '@/core/testing/occurrences';
 import { HOUR } from '@/core/time/civil';
 import { openDialogs } from '@/ui/testing/dialogs';
 import { inTheme } from '@/ui/testing/inTheme';
-import { CLIENTS, occurrenceOn, PREFERENCES, TODAY, WORKSHOP } from '../testing/samples';
+import { CLIENTS, PREFERENCES, WORKSHOP } from '../testing/samples';
 import { Table } from './Table';
 
 const MONDAY = TODAY - 1;
@@ -15,14 +16,16 @@ const SETUP = DEFAULT_VIEW.table;
 const ROOM = 400;
 const LINE = 37;
 
-const CALL = occurrenceOn(TODAY, { place: 'Small office' });
-const ROUND = occurrenceOn(MONDAY, {
-  id: 'round',
-  title: 'Bench round',
-  calendarId: WORKSHOP.id,
-  dateKey: '2026-11-23T09:00:00',
+const CALL = timed('Osaka call', TODAY, at(9), at(10), {
+  id: 'call',
+  calendarId: CLIENTS.id,
+  place: 'Small office',
 });
-const FREE = occurrenceOn(TODAY, { id: 'tea', title: 'Tea with Mei', availability: 'free' });
+const ROUND = timed('Bench round', MONDAY, at(9), at(10), { dateKey: '2026-11-23T09:00:00' });
+const FREE = timed('Tea with Mei', TODAY, at(9), at(10), {
+  calendarId: CLIENTS.id,
+  availability: 'free',
+});
 
 // The page of a test lays nothing out: what is asked for heights gets these.
 beforeAll(() => {

@@ -1,13 +1,9 @@
-import type { Occurrence } from '@/core/agenda/occurrence';
 import { newCalendar } from '@/core/model/calendar';
 import { INKS } from '@/core/model/inks';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
-import { DAY, HOUR, parseDate } from '@/core/time/civil';
 import { scaleOf } from '@/core/view/scale';
 import type { Preferences } from '@/data/preferences';
 
-/** Tuesday 24 November 2026. */
-export const TODAY = parseDate('2026-11-24');
 export const WORDING = { locale: 'en-GB', hourCycle: '24' } as const;
 
 export const CLIENTS = newCalendar({
@@ -35,27 +31,3 @@ export const PREFERENCES: Preferences = {
   wording: WORDING,
   scale: scaleOf(DEFAULT_SETTINGS),
 };
-
-/** An hour at nine on a day (day number), or whatever else `fields` say. */
-export function occurrenceOn(day: number, fields: Partial<Occurrence> = {}): Occurrence {
-  const start = day * DAY + 9 * HOUR;
-  return {
-    id: 'call',
-    eventId: 'call',
-    calendarId: CLIENTS.id,
-    dateKey: null,
-    changed: false,
-    title: 'Osaka call',
-    place: '',
-    wholeDay: false,
-    availability: 'busy',
-    visibility: 'public',
-    categoryIds: [],
-    zone: null,
-    start,
-    end: start + HOUR,
-    startMs: start,
-    endMs: start + HOUR,
-    ...fields,
-  };
-}
