@@ -75,4 +75,4 @@ export async function benchEngine(events: readonly CalendarEvent[]): Promise<voi
 }
 
 export const fileOf = (events: readonly CalendarEvent[]) =>
-  writeCalendarFile({ name: 'Busy', events, tasks: [], passthrough: [] });
+  writeCalendarFile({ name: 'Busy', events, tasks: [], passthrough: [], now: Date.now() });

@@ -84,7 +84,7 @@ export function exportCalendarFile(
   return {
     name,
     events: events.length,
-    text: writeCalendarFile({ name, events, tasks, passthrough, categories }),
+    text: writeCalendarFile({ name, events, tasks, passthrough, categories, now: Date.now() }),
   };
 }
 

@@ -1,5 +1,5 @@
 import type { CalendarEvent, ChangedDate } from '../model/event';
-import { isWholeDay } from '../model/event';
+import { fieldsOfDate, isWholeDay } from '../model/event';
 import { zoneOf } from '../model/common';
 import { DAY } from '../time/civil';
 import { instantFromWall, wallFromInstant } from '../time/zones';
@@ -167,7 +167,7 @@ function occurrence(
   place: { basis: Basis; from: number; to: number },
   date?: { key: string; change?: ChangedDate },
 ): Occurrence {
-  const own: ChangedDate = date?.change ?? {};
+  const of = date?.change ? { ...event, ...fieldsOfDate(date.change) } : event;
   const wall = place.basis === 'wall';
   return {
     id: date ? `${event.id}@${date.key}` : event.id,
@@ -175,15 +175,15 @@ function occurrence(
     calendarId: event.calendarId,
     dateKey: date?.key ?? null,
     changed: date?.change !== undefined,
-    title: own.title ?? event.title,
-    place: own.place ?? event.place,
-    wholeDay: isWholeDay({ start: own.start ?? event.start }),
-    availability: own.availability ?? event.availability,
-    visibility: own.visibility ?? event.visibility,
-    ink: event.inkOverride,
-    icon: event.icon,
-    categoryIds: own.categoryIds ?? event.categoryIds,
-    zone: zoneOf(own.start ?? event.start),
+    title: of.title,
+    place: of.place,
+    wholeDay: isWholeDay(of),
+    availability: of.availability,
+    visibility: of.visibility,
+    ink: of.inkOverride,
+    icon: of.icon,
+    categoryIds: of.categoryIds,
+    zone: zoneOf(of.start),
     startMs: wall ? instantFromWall(place.from, viewZone) : place.from,
     endMs: wall ? instantFromWall(place.to, viewZone) : place.to,
     start: wall ? place.from : wallFromInstant(place.from, viewZone),

@@ -85,8 +85,8 @@ function placeChange(
   };
 }
 
-/** An added date's start as wall ms in the series' zone. */
-function extraWall(zone: string | null, time: CalendarEvent['start']): number {
+/** An added date's start (RDATE) as wall ms in the series' zone. */
+export function extraWall(zone: string | null, time: CalendarEvent['start']): number {
   const own = zoneOf(time);
   const wall = wallOf(time);
   return own === null || zone === null || own === zone
@@ -103,8 +103,11 @@ export function compileSeries(event: CalendarEvent): CompiledSeries | null {
     wall: extraWall(zone, extra.start),
     length: extra.end ? durationOf({ start: extra.start, end: extra.end }) : null,
   }));
+  const ownDurations = new Map(
+    extras.flatMap((extra) => (extra.length === null ? [] : [[extra.wall, extra.length]])),
+  );
   const changes = Object.entries(event.changedDates).map(([key, change]) =>
-    placeChange(event, key, change, duration),
+    placeChange(event, key, change, ownDurations.get(parseLocal(key)) ?? duration),
   );
   const start = wallOf(event.start);
   const rule = event.rule === undefined ? null : parseRule(event.rule);
@@ -119,9 +122,7 @@ export function compileSeries(event: CalendarEvent): CompiledSeries | null {
     wholeDay: isWholeDay(event),
     changes: changes.sort((a, b) => a.nominal - b.nominal),
     changedKeys: new Set(Object.keys(event.changedDates)),
-    ownDurations: new Map(
-      extras.flatMap((extra) => (extra.length === null ? [] : [[extra.wall, extra.length]])),
-    ),
+    ownDurations,
   };
 }
 

@@ -20,8 +20,35 @@ function later(time: EventTime, ms: number): EventTime {
     return { kind: 'date', date: formatDate(dayOf(time) + Math.round(ms / DAY)) };
   const zone = zoneOf(time);
   const wall = wallOf(time);
-  const end = zone === null ? wall + ms : wallFromInstant(instantFromWall(wall, zone) + ms, zone);
-  return { ...time, local: formatLocal(end) };
+  if (zone === null) return { ...time, local: formatLocal(wall + ms) };
+  return timeOfInstant(instantFromWall(wall, zone) + ms, zone);
+}
+
+/**
+ * The time of an instant (epoch ms) on a zone's clock. In the second pass of an hour that a clock
+ * shows twice, a wall time would mean the first (RFC 5545 §3.3.5): there it is said in UTC.
+ */
+export function timeOfInstant(epochMs: number, zone: string): EventTime {
+  const wall = wallFromInstant(epochMs, zone);
+  return instantFromWall(wall, zone) === epochMs
+    ? { kind: 'zoned', local: formatLocal(wall), zone }
+    : { kind: 'zoned', local: formatLocal(epochMs), zone: 'UTC' };
+}
+
+/** The same start, lasting a number of ms (see `durationOf`). An end in a zone of its own stays in it. */
+export function withLength(
+  { start, end }: Pick<CalendarEvent, 'start' | 'end'>,
+  ms: number,
+): Pick<CalendarEvent, 'start' | 'end'> {
+  const moved = later(start, ms);
+  const endZone = zoneOf(end);
+  const isElsewhere = moved.kind === 'zoned' && endZone !== null && endZone !== moved.zone;
+  // One that was in UTC for want of a clear wall time (see `later`) goes back to its start's clock.
+  const wasUnclear = endZone === 'UTC' && zoneOf(start) !== 'UTC';
+  return {
+    start,
+    end: isElsewhere && !wasUnclear ? timeLike(end, wallOf(moved), moved.zone) : moved,
+  };
 }
 
 /** Start and end of an event moved to begin at `wall` of `viewZone`, as long as before. */
@@ -31,14 +58,7 @@ export function movedTimes(
   viewZone: string,
 ): Pick<CalendarEvent, 'start' | 'end'> {
   const start = timeLike(event.start, wall, viewZone);
-  const endZone = zoneOf(event.end);
-  const end = later(start, durationOf(event));
-  // An end in a zone of its own stays in it.
-  const inItsZone =
-    end.kind === 'zoned' && endZone !== null && endZone !== end.zone
-      ? timeLike(event.end, wallOf(end), end.zone)
-      : end;
-  return { start, end: inItsZone };
+  return withLength({ start, end: event.end }, durationOf(event));
 }
 
 /** Start and end of an event with one of its ends put at `wall` of `viewZone`. */

@@ -1,5 +1,6 @@
 import type { FeedNews } from '../model/calendar';
 import type { CalendarEvent } from '../model/event';
+import { NEWS_FIELDS } from '../model/eventFields';
 import type { FileContents } from './ics/readFile';
 import { planImport } from './ics/plan';
 
@@ -13,21 +14,7 @@ export interface FeedPlan {
   news: FeedNews[];
 }
 
-/** Fields whose difference is news to a person; others are kept without a word. */
-const SEEN = [
-  'title',
-  'start',
-  'end',
-  'place',
-  'notes',
-  'rule',
-  'extraDates',
-  'skippedDates',
-  'changedDates',
-  'availability',
-] as const satisfies readonly (keyof CalendarEvent)[];
-
-const seenOf = (event: CalendarEvent) => JSON.stringify(SEEN.map((field) => event[field]));
+const seenOf = (event: CalendarEvent) => JSON.stringify(NEWS_FIELDS.map((field) => event[field]));
 const newsOf = (what: FeedNews['what'], { title, start }: CalendarEvent): FeedNews => ({
   what,
   title,

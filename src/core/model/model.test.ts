@@ -1,14 +1,7 @@
 import { calendar, newCalendar } from './calendar';
 import { dayOf, eventTime, wallOf, zoneOf } from './common';
-import {
-  changedDate,
-  durationOf,
-  event,
-  isSeries,
-  isWholeDay,
-  lastsForward,
-  newEvent,
-} from './event';
+import { durationOf, event, isSeries, isWholeDay, lastsForward, newEvent } from './event';
+import { changedDate } from './eventFields';
 import { INKS, MARKS, nextInkAndMark } from './inks';
 import { colleague, DEFAULT_SETTINGS, settings, task } from './others';
 import { DEFAULT_VIEW, lens } from './view';

@@ -34,7 +34,7 @@ export interface DateCount {
 }
 
 /** Whether a series goes on without COUNT and UNTIL. */
-function isEndless(series: Pick<Series, 'rule'>): boolean {
+export function isEndless(series: Pick<Series, 'rule'>): boolean {
   return series.rule !== null && series.rule.count === undefined && !series.rule.until;
 }
 

@@ -42,8 +42,8 @@ interface OffsetChange {
   after: number;
 }
 
-/** Changes of offset closer together than this could be missed; none on record since 1970 are. */
-const PROBE_STEP = 14 * DAY;
+/** Two changes within a step could be missed; on record since 1970 the nearest are a week apart (Recife, October 2000). */
+const PROBE_STEP = 6 * DAY;
 const NO_YEAR: YearTable = { begin: 0, end: 0, at: [], wallAt: [], offset: [0] };
 /** The mean year of the calendar, in ms. */
 const MEAN_YEAR = 365.2425 * DAY;

@@ -1,10 +1,14 @@
 import { wallOf } from '../../model/common';
 import type { CalendarEvent } from '../../model/event';
-import { uidOf } from '../../model/event';
-import { DAY, dayOfWall } from '../../time/civil';
-import { dateAsEvent, timesAt } from './dates';
+import { isWholeDay, uidOf } from '../../model/event';
+import { ruleStarts } from '../../recurrence/expand';
+import { explicitRule } from '../../recurrence/explicitRule';
+import { untilAt, writeRule } from '../../recurrence/writeRule';
+import { DAY, dayOfWall, parseLocal } from '../../time/civil';
+import { dateAsEvent, instantAt, keyOfWall, seriesOf, timesAt } from './dates';
 import type { Scope } from './edit';
-import { editSeries } from './edit';
+import { RefusedEdit } from './fit';
+import { movedChange, retimed } from './retime';
 import { isFirstDate, splitSeries } from './split';
 
 /** Where a copied series goes: its name, calendar, and the day (day number) that its first copied date is on. */
@@ -38,14 +42,68 @@ export function copySeriesTo(
     ...(part.passthrough && properties ? { passthrough: { ...part.passthrough, properties } } : {}),
   };
   const stamps = { created: now, updated: now, revision: 0 };
-  const before = { ...dateAsEvent(copied, key), changedDates: {} };
-  const planned = timesAt(copied, wallOf(before.start));
-  const wall = wallOf(planned.start) + (day - dayOfWall(wallOf(planned.start))) * DAY;
-  if (wall === wallOf(planned.start)) return { ...copied, ...stamps };
-  const edit = {
-    before: { ...before, ...planned },
-    after: { ...before, ...planned, ...timesAt(copied, wall) },
+  const at = parseLocal(key);
+  const shown = dateAsEvent(copied, key);
+  const by = (day - dayOfWall(wallOf(shown.start))) * DAY;
+  return { ...movedBy(copied, key, at + by), ...stamps };
+}
+
+/** A series whose date of `key` goes to `to` (wall ms), or whose days are kept, from there on. */
+function movedBy(event: CalendarEvent, key: string, to: number): CalendarEvent {
+  const at = parseLocal(key);
+  if (to === at) return event;
+  const goal = { times: timesAt(event, to), setsLength: false };
+  try {
+    return retimed(event, key, goal, { takesChanges: true });
+  } catch (error) {
+    if (error instanceof RefusedEdit) return onItsDays(event, to - at);
+    throw error;
+  }
+}
+
+/** The first day from a wall time on, at its hour, on which no date of a series lies. */
+function freeFrom(wall: number, taken: ReadonlyMap<number, number>): number {
+  const walls = new Set(taken.values());
+  let free = wall;
+  while (walls.has(free)) free += DAY;
+  return free;
+}
+
+/** A series on the days that its rule names, from `by` ms after its start on; as many dates as it has. */
+function onItsDays(event: CalendarEvent, by: number): CalendarEvent {
+  const series = seriesOf(event);
+  const { count, until, ...rule } = explicitRule(series.rule!, series.start);
+  const ends = count !== undefined || until !== undefined;
+  const far = [...series.skipped, ...Object.keys(event.changedDates).map(parseLocal)];
+  const old = ruleStarts(series, -Infinity, ends ? Infinity : Math.max(0, ...far) + 1).starts;
+  const begin = { ...series, rule, start: series.start + by };
+  const dates = ruleStarts(begin, begin.start, Infinity, Math.max(1, old.length)).starts;
+  const [start = begin.start] = dates;
+  const last = dates.at(-1) ?? start;
+  const to = new Map(old.map((wall, i) => [wall, dates[i]!]));
+  const goes = (wall: number) => to.get(wall) ?? freeFrom(wall + (start - series.start), to);
+  const kind = { wholeDay: isWholeDay(event), zone: series.zone };
+  const end = {
+    ...(count === undefined ? {} : { count: dates.length }),
+    ...(until ? { until: untilAt(last, kind, instantAt(event, last)) } : {}),
   };
-  const plan = { scope: 'every' as const, fate: 'follow' as const, names, now };
-  return { ...editSeries(copied, key, edit, plan)[0]!.after, ...stamps };
+  return {
+    ...event,
+    ...timesAt(event, start),
+    rule: writeRule({ ...rule, ...end }),
+    extraDates: event.extraDates.map((extra, i) => {
+      const times = timesAt(
+        { start: extra.start, end: extra.end ?? extra.start },
+        goes(series.extra[i]!),
+      );
+      return extra.end ? times : { start: times.start };
+    }),
+    skippedDates: event.skippedDates.map((name) => keyOfWall(event, goes(parseLocal(name)))),
+    changedDates: Object.fromEntries(
+      Object.entries(event.changedDates).map(([name, change]) => {
+        const wall = parseLocal(name);
+        return [keyOfWall(event, goes(wall)), movedChange(change, goes(wall) - wall)];
+      }),
+    ),
+  };
 }

@@ -1,10 +1,10 @@
 import type { PlacedChange } from '../../agenda/series';
-import { compileSeries } from '../../agenda/series';
+import { compileSeries, extraWall } from '../../agenda/series';
 import { laterChange } from '../../agenda/seriesDates';
 import type { EventTime } from '../../model/common';
 import { wallOf, zoneOf } from '../../model/common';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
-import { isWholeDay } from '../../model/event';
+import { fieldsOfDate, isWholeDay } from '../../model/event';
 import type { Series } from '../../recurrence/expand';
 import { nextStarts } from '../../recurrence/walk';
 import { formatDate, formatLocal, dayOfWall, parseLocal } from '../../time/civil';
@@ -77,19 +77,28 @@ export function dateAsEvent(event: CalendarEvent, key: string | null): CalendarE
   const alone = { ...single, extraDates: [], skippedDates: [], changedDates: {} };
   if (key === null) return alone;
   const wall = parseLocal(key);
-  const extra = event.extraDates.find(({ end, start }) => end && wallOf(start) === wall);
-  const planned = timesAt(event, wall);
   const later = laterChangeAt(event, wall);
   const change =
     event.changedDates[key] ?? (later ? fieldsOfLater(event, later, wall) : undefined) ?? {};
-  const { andLater: _andLater, revision: _revision, passthrough, ...fields } = change;
-  return {
-    ...alone,
-    ...planned,
-    ...(extra?.end ? { start: extra.start, end: extra.end } : {}),
-    ...fields,
-    ...(passthrough ? { passthrough } : {}),
-  };
+  return { ...alone, ...plannedTimes(event, wall), ...fieldsOfDate(change) };
+}
+
+/** The added date (RDATE) of an event that begins at `wall` on its own clock, if one does. */
+export function extraAt(
+  event: Pick<CalendarEvent, 'start' | 'extraDates'>,
+  wall: number,
+): CalendarEvent['extraDates'][number] | undefined {
+  const zone = zoneOf(event.start);
+  return event.extraDates.find(({ start }) => extraWall(zone, start) === wall);
+}
+
+/** Start and end of the date planned at `wall`, as the rule or an added date with an end of its own has them. */
+export function plannedTimes(
+  event: Pick<CalendarEvent, 'start' | 'end' | 'extraDates'>,
+  wall: number,
+): Pick<CalendarEvent, 'start' | 'end'> {
+  const extra = extraAt(event, wall);
+  return extra?.end ? { start: extra.start, end: extra.end } : timesAt(event, wall);
 }
 
 /**

@@ -1,16 +1,24 @@
-import type { EventTime } from '../../model/common';
-import { wallOf, zoneOf } from '../../model/common';
+import { wallOf } from '../../model/common';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
-import { durationOf, isWholeDay } from '../../model/event';
+import type { DateContent } from '../../model/eventFields';
+import { DATE_CONTENT } from '../../model/eventFields';
 import { ruleStarts } from '../../recurrence/expand';
 import type { Rule } from '../../recurrence/rule';
 import { parseRule } from '../../recurrence/rule';
-import { untilAt, writeRule } from '../../recurrence/writeRule';
-import { DAY, dayOfWall, parseLocal } from '../../time/civil';
+import { writeRule } from '../../recurrence/writeRule';
+import { parseLocal } from '../../time/civil';
 import { revised } from '../edits';
-import { movedTimes } from '../times';
-import { instantAt, keyOfWall, passthroughOfDate, seriesOf, timeAt, timesAt } from './dates';
-import { shiftedLast, shiftedStart, shiftSeries } from './shift';
+import {
+  hasDates,
+  keyOfWall,
+  passthroughOfDate,
+  plannedTimes,
+  seriesOf,
+  timeAt,
+  timesAt,
+} from './dates';
+import { RefusedEdit } from './fit';
+import { goalOf, retimed } from './retime';
 import type { NewNames } from './split';
 import { isFirstDate, splitSeries } from './split';
 
@@ -38,20 +46,6 @@ export interface EventEdit {
   after: CalendarEvent;
 }
 
-/** Fields that one date may have for itself, without its times. */
-const DATE_FIELDS = [
-  'title',
-  'place',
-  'notes',
-  'link',
-  'availability',
-  'visibility',
-  'importance',
-  'categoryIds',
-  'attendees',
-  'reminders',
-] as const;
-
 const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
 /** Whether an edit touched when the date is. */
@@ -60,8 +54,8 @@ export function movesTimes({ before, after }: DateEdit): boolean {
 }
 
 /** The fields, besides times, that an edit touched. */
-function touchedFields({ before, after }: DateEdit): (typeof DATE_FIELDS)[number][] {
-  return DATE_FIELDS.filter((field) => !isSame(before[field], after[field]));
+function touchedFields({ before, after }: DateEdit): DateContent[] {
+  return DATE_CONTENT.filter((field) => !isSame(before[field], after[field]));
 }
 
 /** The fields of a changed date that an edit of the whole series would contradict. */
@@ -85,22 +79,27 @@ function followed(event: CalendarEvent, change: ChangedDate, edit: DateEdit): Ch
   const { start, end, ...rest } = change;
   const kept: Record<string, unknown> = movesTimes(edit) ? rest : change;
   const result = Object.fromEntries(
-    Object.entries(kept).filter(
-      ([field]) => !touchedFields(edit).includes(field as (typeof DATE_FIELDS)[number]),
-    ),
+    Object.entries(kept).filter(([field]) => !touchedFields(edit).includes(field as DateContent)),
   );
   return saysSomething(event, result) ? (result as ChangedDate) : null;
+}
+
+/** A change that says nothing yet, with what it takes along of its series' file. */
+function passthroughChange(event: CalendarEvent): ChangedDate {
+  const passthrough = passthroughOfDate(event);
+  return passthrough ? { passthrough } : {};
 }
 
 /** What the date of `key` itself has to say after an edit of it alone; null when it is as planned again. */
 function changeOf(event: CalendarEvent, key: string, edit: DateEdit): ChangedDate | null {
   const old = event.changedDates[key];
-  const passthrough = passthroughOfDate(event);
-  const was: Record<string, unknown> = old ? { ...old } : passthrough ? { passthrough } : {};
-  for (const field of touchedFields(edit)) was[field] = edit.after[field];
+  const was: Record<string, unknown> = { ...(old ?? passthroughChange(event)) };
+  // Null: this date has none, though its series may.
+  for (const field of touchedFields(edit)) was[field] = edit.after[field] ?? null;
   if (movesTimes(edit)) Object.assign(was, { start: edit.after.start, end: edit.after.end });
-  for (const field of DATE_FIELDS) if (isSame(was[field], event[field])) delete was[field];
-  const planned = timesAt(event, parseLocal(key));
+  for (const field of DATE_CONTENT)
+    if (isSame(was[field] ?? null, event[field] ?? null)) delete was[field];
+  const planned = plannedTimes(event, parseLocal(key));
   if (isSame([was['start'], was['end']], [planned.start, planned.end])) {
     delete was['start'];
     delete was['end'];
@@ -142,87 +141,6 @@ function detach(
   ];
 }
 
-/** A rule with the end that the old one had, put where the moved dates end. */
-function withEnd(rule: Rule, old: Rule, event: CalendarEvent, last: number | null): Rule {
-  if (old.count !== undefined) return { ...rule, count: old.count };
-  if (last === null) return rule;
-  const kind = { wholeDay: isWholeDay(event), zone: zoneOf(event.start) };
-  return { ...rule, until: untilAt(last, kind, instantAt(event, last)) };
-}
-
-/** The wall time that a planned date has once its event turned into whole days, or got hours. */
-function turned(wall: number, before: EventTime, after: EventTime): number {
-  const wasDate = before.kind === 'date';
-  const isDate = after.kind === 'date';
-  if (wasDate === isDate) return wall;
-  const day = dayOfWall(wall) * DAY;
-  return isDate ? day : day + (wallOf(after) - dayOfWall(wallOf(after)) * DAY);
-}
-
-/**
- * All dates of a series with the times of an edit. The dates keep their names' order: skipped and
- * changed dates go where the rule's dates go.
- * @throws RangeError when the rule can't be moved that way (see `shiftSeries`).
- */
-function withTimes(
-  event: CalendarEvent,
-  key: string,
-  after: CalendarEvent,
-  isRuleReplaced: boolean,
-): CalendarEvent {
-  const series = seriesOf(event);
-  const at = parseLocal(key);
-  const toDate = after.start.kind === 'date';
-  const goal = toDate ? dayOfWall(wallOf(after.start)) * DAY : wallOf(after.start);
-  // Hours come and go by themselves; what is shifted then is the day.
-  const turns = (event.start.kind === 'date') !== toDate;
-  const to = turns ? at + (dayOfWall(goal) - dayOfWall(at)) * DAY : goal;
-  const uniform = { rule: series.rule, map: (wall: number) => wall + (to - at) };
-  const shifted = shiftSeries(series, at, to) ?? (isRuleReplaced ? uniform : null);
-  if (!shifted) throw new RangeError('This repeat can’t be moved to other days as a whole.');
-  const map = (wall: number) => {
-    const moved = shifted.map(wall);
-    return moved === null ? null : turned(moved, event.start, after.start);
-  };
-  const start = turned(shiftedStart(series, shifted), event.start, after.start);
-  const length = durationOf(after);
-  const model = { start: after.start, end: after.end };
-  const times = movedTimes(model, start, zoneOf(after.start) ?? 'UTC');
-  const moved: CalendarEvent = { ...event, ...times };
-  const lastWall = shiftedLast(series, shifted);
-  const last = lastWall === null ? null : turned(lastWall, event.start, after.start);
-  const rename = (old: string) => {
-    const wall = map(parseLocal(old));
-    return wall === null ? null : keyOfWall(moved, wall);
-  };
-  const extra = event.extraDates.map((date) => {
-    const wall = map(wallOf(date.start));
-    const at = timeAt(times.start, wall ?? wallOf(date.start));
-    return date.end && length === durationOf(event) && !turns
-      ? movedTimes({ start: date.start, end: date.end }, wallOf(at), zoneOf(at) ?? 'UTC')
-      : { start: at };
-  });
-  return {
-    ...moved,
-    rule:
-      series.rule && shifted.rule
-        ? writeRule(withEnd(shifted.rule, series.rule, moved, last))
-        : undefined,
-    extraDates: extra,
-    skippedDates: event.skippedDates.map(rename).filter((name) => name !== null),
-    ...renamedChanges(event, rename),
-  };
-}
-
-/** Changed dates by their new names. One whose planned date is gone stays as an extra date. */
-function renamedChanges(event: CalendarEvent, rename: (key: string) => string | null) {
-  return {
-    changedDates: Object.fromEntries(
-      Object.entries(event.changedDates).map(([key, change]) => [rename(key) ?? key, change]),
-    ),
-  };
-}
-
 /** An event whose changed dates are all dates of it: those that the rule doesn't give are added, or dropped. */
 function settled(event: CalendarEvent, fate: ChangedDatesFate): CalendarEvent {
   const series = seriesOf(event);
@@ -233,14 +151,15 @@ function settled(event: CalendarEvent, fate: ChangedDatesFate): CalendarEvent {
   const stray = Object.keys(event.changedDates).filter((key) => !isPlanned(key));
   const skippedDates = event.skippedDates.filter(isPlanned);
   if (!stray.length) return { ...event, skippedDates };
-  if (fate === 'keep') {
-    const added = stray.map((key) => ({ start: timeAt(event.start, parseLocal(key)) }));
-    return { ...event, skippedDates, extraDates: [...event.extraDates, ...added] };
-  }
+  // One that was skipped as well is not there to be kept.
+  const kept = fate === 'keep' ? stray.filter((key) => !event.skippedDates.includes(key)) : [];
+  const added = kept.map((key) => ({ start: timeAt(event.start, parseLocal(key)) }));
   const changedDates = Object.fromEntries(
-    Object.entries(event.changedDates).filter(([key]) => !stray.includes(key)),
+    Object.entries(event.changedDates).filter(
+      ([key]) => !stray.includes(key) || kept.includes(key),
+    ),
   );
-  return { ...event, skippedDates, changedDates };
+  return { ...event, skippedDates, changedDates, extraDates: [...event.extraDates, ...added] };
 }
 
 /** A series with another rule, from its start on; the start goes to the rule's first date. */
@@ -266,20 +185,40 @@ function rewritten(
 ): CalendarEvent {
   const { after } = edit;
   if (edit.repeat && edit.repeat.rule === undefined) return onlyThisDate(event, after);
-  let result = movesTimes(edit) ? withTimes(event, key, after, edit.repeat !== undefined) : event;
+  const isRuleReplaced = edit.repeat !== undefined;
+  let result = movesTimes(edit)
+    ? retimed(event, key, goalOf(event, edit), { isRuleReplaced })
+    : event;
   for (const field of touchedFields(edit)) result = { ...result, [field]: after[field] };
-  const { calendarId, keptHours, icon, inkOverride } = after;
-  result = { ...result, calendarId, keptHours, icon, inkOverride };
+  const { calendarId, keptHours } = after;
+  result = { ...result, calendarId, keptHours };
   // The date that was edited is where the person put it: the edit speaks for it.
-  const own = movesTimes(edit) ? keyOfWall(result, wallOf(after.start)) : key;
+  const own = movesTimes(edit) ? keyOfWall(result, wallOf(goalOf(event, edit).times.start)) : key;
   const changes = Object.entries(result.changedDates).flatMap(([name, change]) => {
     const kept = name === own || fate === 'follow' ? followed(event, change, edit) : change;
     return kept ? [[name, kept] as const] : [];
   });
   result = { ...result, changedDates: Object.fromEntries(changes) };
+  if (movesTimes(edit)) result = withOwnTimes(result, own, after);
   if (edit.repeat?.rule !== undefined)
     result = withRule(result, edit.repeat.rule, edit.repeat.keepsEnd);
-  return settled(result, fate);
+  const kept = settled(result, fate);
+  if (!hasDates(kept))
+    throw new RefusedEdit('No date would be left: it would end before its first one.');
+  return kept;
+}
+
+/** A series whose date of `key` is where the person put it, also where it has another length than the rest. */
+function withOwnTimes(
+  event: CalendarEvent,
+  key: string,
+  { start, end }: Pick<CalendarEvent, 'start' | 'end'>,
+): CalendarEvent {
+  const planned = plannedTimes(event, parseLocal(key));
+  if (isSame([start, end], [planned.start, planned.end])) return event;
+  const change = event.changedDates[key] ?? passthroughChange(event);
+  const revision = (change.revision ?? 0) + 1;
+  return withChange(event, key, { ...change, start, end, revision });
 }
 
 /** A series that was made to repeat no more: the date that was edited is what is left. */
@@ -301,7 +240,7 @@ export interface EditPlan {
 /**
  * Edits a series through one of its dates (`key`): that date alone, it and all later ones (the
  * series is split there, RFC 5545 §3.8.4.5 linking the two), or every date.
- * @throws RangeError when the rule can't be moved to other days as a whole.
+ * @throws RefusedEdit when the rule can't be moved to other days as a whole, or no date would be left.
  */
 export function editSeries(
   event: CalendarEvent,

@@ -1,14 +1,12 @@
 import type { CalendarEvent } from '../../model/event';
-import { isWholeDay } from '../../model/event';
-import { wallOf } from '../../model/common';
 import type { DateCount } from '../../recurrence/walk';
 import { countDates } from '../../recurrence/walk';
 import { expandSeries } from '../../recurrence/expand';
-import { DAY, dayOfWall, parseLocal } from '../../time/civil';
+import { parseLocal } from '../../time/civil';
 import { seriesOf } from './dates';
 import type { DateEdit, Scope } from './edit';
-import { contradicted, movesTimes } from './edit';
-import { shiftSeries } from './shift';
+import { contradicted, editSeries } from './edit';
+import { RefusedEdit } from './fit';
 import { isFirstDate } from './split';
 
 /** What an edit would reach with one scope. */
@@ -33,16 +31,22 @@ function changedIn(event: CalendarEvent, from: number) {
   );
 }
 
-/** Why a series can't follow where one of its dates goes, in words; null when it can. */
-function shiftRefusal(event: CalendarEvent, key: string, edit: DateEdit): string | null {
-  if (edit.repeat || !movesTimes(edit)) return null;
-  const at = parseLocal(key);
-  const wall = wallOf(edit.after.start);
-  const turns = isWholeDay(event) !== isWholeDay(edit.after);
-  const to = turns ? at + (dayOfWall(wall) - dayOfWall(at)) * DAY : wall;
-  return shiftSeries(seriesOf(event), at, to)
-    ? null
-    : 'This repeat has no single day to move: change how it repeats instead.';
+/** Why an edit can't be done with a scope, in words; null when it can. */
+function refusalOf(
+  event: CalendarEvent,
+  key: string,
+  edit: DateEdit | null,
+  scope: Scope,
+): string | null {
+  if (!edit) return null;
+  try {
+    const names = { id: event.id, uid: event.uid };
+    editSeries(event, key, edit, { scope, fate: 'keep', names, now: event.updated });
+    return null;
+  } catch (error) {
+    if (error instanceof RefusedEdit) return error.message;
+    throw error;
+  }
 }
 
 /**
@@ -60,7 +64,6 @@ export function scopeChoices(
   const at = parseLocal(key);
   const own = (change: CalendarEvent['changedDates'][string]) =>
     edit !== null && contradicted(change, edit);
-  const refusal = edit ? shiftRefusal(event, key, edit) : null;
   const reaching = (scope: Scope, from: number): ScopeChoice => {
     const changes = changedIn(event, from);
     return {
@@ -69,7 +72,7 @@ export function scopeChoices(
       past: from < now ? expandSeries(series, from, now).starts.length : 0,
       changed: changes.length,
       contradicted: changes.filter(([name, change]) => name !== key && own(change)).length,
-      refusal,
+      refusal: refusalOf(event, key, edit, scope),
     };
   };
   const alone: ScopeChoice = {

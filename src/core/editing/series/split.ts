@@ -1,11 +1,11 @@
-import { wallOf, zoneOf } from '../../model/common';
+import { extraWall } from '../../agenda/series';
+import { zoneOf } from '../../model/common';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
-import { isWholeDay } from '../../model/event';
+import { fieldsOfDate, isWholeDay } from '../../model/event';
 import { nextStarts, lastRuleStart } from '../../recurrence/walk';
 import { ruleStarts } from '../../recurrence/expand';
 import { explicitRule } from '../../recurrence/explicitRule';
 import { untilAt, writeRule } from '../../recurrence/writeRule';
-import { instantFromWall, wallFromInstant } from '../../time/zones';
 import { parseLocal } from '../../time/civil';
 import { fieldsOfLater, instantAt, keyOfWall, laterChangeAt, seriesOf, timesAt } from './dates';
 
@@ -20,19 +20,11 @@ export interface NewNames {
   uid: string;
 }
 
-/** An extra date's start as wall ms on its series' clock. */
-function extraWall(event: CalendarEvent, extra: CalendarEvent['extraDates'][number]): number {
-  const [own, zone] = [zoneOf(extra.start), zoneOf(event.start)];
-  const wall = wallOf(extra.start);
-  return own === null || zone === null || own === zone
-    ? wall
-    : wallFromInstant(instantFromWall(wall, own), zone);
-}
-
 /** Lists and changes of a series, those before `at` or those from it on. */
 function partOf(event: CalendarEvent, keeps: (wall: number) => boolean) {
+  const zone = zoneOf(event.start);
   return {
-    extraDates: event.extraDates.filter((extra) => keeps(extraWall(event, extra))),
+    extraDates: event.extraDates.filter((extra) => keeps(extraWall(zone, extra.start))),
     skippedDates: event.skippedDates.filter((key) => keeps(parseLocal(key))),
     changedDates: Object.fromEntries(
       Object.entries(event.changedDates).filter(([key]) => keeps(parseLocal(key))),
@@ -43,19 +35,18 @@ function partOf(event: CalendarEvent, keeps: (wall: number) => boolean) {
 /** An event whose rule gives no date any more: the first extra date becomes its start. */
 function onExtrasAlone(event: CalendarEvent): CalendarEvent {
   const { rule: _rule, ...rest } = event;
-  const [first, ...others] = [...event.extraDates].sort(
-    (a, b) => extraWall(event, a) - extraWall(event, b),
-  );
+  const zone = zoneOf(event.start);
+  const wallOfExtra = (extra: CalendarEvent['extraDates'][number]) => extraWall(zone, extra.start);
+  const skipped = new Set(event.skippedDates.map(parseLocal));
+  const [first, ...others] = event.extraDates
+    .filter((extra) => !skipped.has(wallOfExtra(extra)))
+    .sort((a, b) => wallOfExtra(a) - wallOfExtra(b));
   if (!first) return rest;
-  const wall = extraWall(event, first);
+  const wall = wallOfExtra(first);
   const times = first.end ? { start: first.start, end: first.end } : timesAt(event, wall);
   if (others.length) return { ...rest, ...times, extraDates: others };
   // One date is no series: what was changed about it is the event itself.
-  const {
-    andLater: _andLater,
-    revision: _revision,
-    ...change
-  } = event.changedDates[keyOfWall(event, wall)] ?? {};
+  const change = fieldsOfDate(event.changedDates[keyOfWall(event, wall)] ?? {});
   return { ...rest, ...times, ...change, extraDates: [], skippedDates: [], changedDates: {} };
 }
 

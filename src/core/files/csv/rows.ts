@@ -142,6 +142,7 @@ export function readRows(table: Table, reading: TableReading): FileContents {
     events: [],
     looseDates: [],
     tasks: [],
+    ownUids: new Set(),
     otherComponents: [],
     properties: [],
     counts: { events: table.rows.length, tasks: 0, overrides: 0 },

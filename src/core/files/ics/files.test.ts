@@ -38,8 +38,10 @@ function counter() {
   let n = 0;
   return () => `id-${++n}`;
 }
+const NOW = Date.UTC(2026, 10, 24);
+
 const write = (events: CalendarEvent[], name = '') =>
-  writeCalendarFile({ name, events, tasks: [], passthrough: [] });
+  writeCalendarFile({ name, events, tasks: [], passthrough: [], now: NOW });
 
 const SERIES = wrap(
   ...vevent(
@@ -281,6 +283,7 @@ test('what a calendar file holds besides entries is kept once', () => {
     events: [],
     tasks: [],
     passthrough: [once.passthrough!],
+    now: NOW,
   });
   expect(out).toContain('X-COLOUR:amber');
   expect(out).toContain('BEGIN:VJOURNAL\r\nUID:j');
@@ -316,6 +319,7 @@ test('an event’s ink, icon, reminders and categories go out and come back', ()
     tasks: [],
     passthrough: [],
     categories: names,
+    now: NOW,
   });
   expect(text).toContain('TRIGGER:-PT15M');
   expect(text).toContain('TRIGGER;RELATED=END:PT5M');

@@ -2,8 +2,10 @@ import type { Calendar } from '../../model/calendar';
 import type { Passthrough } from '../../model/common';
 import type { CalendarEvent } from '../../model/event';
 import { isSeries } from '../../model/event';
+import type { EventField } from '../../model/eventFields';
+import { GIVEN_FIELDS } from '../../model/eventFields';
 import type { Task } from '../../model/others';
-import { changedDateFrom } from './readEvent';
+import { changedDateFrom, fieldsSpokenOf } from './readEvent';
 import type { EventDraft } from './readEvent';
 import type { FileContents, LooseDate } from './readFile';
 import { dateKeyFor } from './readTimes';
@@ -35,28 +37,6 @@ export interface ImportPlan {
   counts: Record<Fate, number>;
 }
 
-/** Fields that a file can speak of; the rest of an event is the app's own and stays. */
-const FILE_FIELDS = [
-  'start',
-  'end',
-  'title',
-  'place',
-  'notes',
-  'link',
-  'rule',
-  'extraDates',
-  'skippedDates',
-  'changedDates',
-  'availability',
-  'visibility',
-  'importance',
-  'passthrough',
-] as const satisfies readonly (keyof EventDraft)[];
-
-/** The fields that a draft speaks of; without categories it leaves the app's alone. */
-const fieldsOf = (draft: EventDraft) =>
-  draft.categoryIds.length ? ([...FILE_FIELDS, 'categoryIds'] as const) : FILE_FIELDS;
-
 const recurrenceIdOf = (event: Pick<CalendarEvent, 'passthrough'>) =>
   JSON.stringify(event.passthrough?.properties.find(([name]) => name === 'recurrence-id') ?? null);
 
@@ -77,32 +57,54 @@ function canonical(value: unknown): string {
   );
 }
 
-function fateOf(before: CalendarEvent, draft: EventDraft): Fate {
+function fateOf(before: CalendarEvent, after: CalendarEvent, spoken: readonly EventField[]): Fate {
   const gone = before.removedAt !== undefined;
-  if (!gone && draft.revision < before.revision) return 'older';
-  const same = fieldsOf(draft).every(
-    (field) => canonical(before[field]) === canonical(draft[field]),
-  );
+  if (!gone && after.revision < before.revision) return 'older';
+  const same = spoken.every((field) => canonical(before[field]) === canonical(after[field]));
   return same && !gone ? 'unchanged' : 'updated';
+}
+
+/**
+ * The changed dates of a file, with what only the app knows of them: files of other programs are
+ * silent about it.
+ */
+function datesWithGiven(before: CalendarEvent, draft: EventDraft): CalendarEvent['changedDates'] {
+  const dates = { ...draft.changedDates };
+  for (const [key, old] of Object.entries(before.changedDates)) {
+    const known = Object.entries(old).filter(([field]) =>
+      GIVEN_FIELDS.includes(field as EventField),
+    );
+    if (!known.length || (!dates[key] && before.rule !== draft.rule)) continue;
+    dates[key] = { ...Object.fromEntries(known), ...dates[key] };
+  }
+  return dates;
 }
 
 function planDraft(
   draft: EventDraft,
   calendarId: string,
   present: Present,
-  makeId: () => string,
+  { makeId, isOwnFile }: { makeId: () => string; isOwnFile: boolean },
 ): PlannedEvent {
   const before = counterpart(draft, present);
   if (!before) return { fate: 'new', after: { ...draft, id: makeId(), calendarId } };
-  const fields = Object.fromEntries(fieldsOf(draft).map((field) => [field, draft[field]]));
+  const spoken = fieldsSpokenOf(draft, isOwnFile);
+  const fields = Object.fromEntries(
+    spoken.map((field) => [field, draft[field as keyof EventDraft]]),
+  );
   const after = {
     ...before,
     ...fields,
+    ...(isOwnFile ? {} : { changedDates: datesWithGiven(before, draft) }),
+    // Other programs have no word for *away* (RFC 5545 §3.8.2.7): theirs is busy.
+    ...(!isOwnFile && before.availability === 'away' && draft.availability === 'busy'
+      ? { availability: before.availability }
+      : {}),
     updated: draft.updated,
     revision: draft.revision,
     removedAt: undefined,
   } as CalendarEvent;
-  return { fate: fateOf(before, draft), before, after };
+  return { fate: fateOf(before, after, spoken), before, after };
 }
 
 /** A changed date goes into its series when that is here; else it stands alone. */
@@ -115,9 +117,10 @@ function planLooseDate(
   const series = present
     .eventsOf(loose.draft.uid)
     .find((event) => isSeries(event) && event.removedAt === undefined);
-  if (!series) return planDraft(loose.draft, calendarId, present, makeId);
+  const { andLater, isOwnFile } = loose;
+  if (!series) return planDraft(loose.draft, calendarId, present, { makeId, isOwnFile });
   const key = dateKeyFor(series.start, loose.time);
-  const change = changedDateFrom(series, loose.draft, loose.andLater);
+  const change = changedDateFrom(series, loose.draft, { key, andLater, isOwnFile });
   const same = canonical(series.changedDates[key]) === canonical(change);
   return {
     fate: same ? 'unchanged' : 'updated',
@@ -145,7 +148,10 @@ export function planImport(
   present: Present,
   makeId: () => string,
 ): ImportPlan {
-  const events = contents.events.map((draft) => planDraft(draft, calendarId, present, makeId));
+  const events = contents.events.map((draft) => {
+    const isOwnFile = contents.ownUids.has(draft.uid);
+    return planDraft(draft, calendarId, present, { makeId, isOwnFile });
+  });
   const series = new Map<string, PlannedEvent>();
   for (const loose of contents.looseDates) {
     const planned = planLooseDate(loose, calendarId, withPlanned(present, series), makeId);

@@ -1,7 +1,10 @@
 import type { Availability, JcalComponent, JcalProperty, Passthrough } from '../../model/common';
 import { hexColour } from '../../model/common';
+import { plannedTimes } from '../../editing/series/dates';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
 import { newEvent } from '../../model/event';
+import type { EventField } from '../../model/eventFields';
+import { DATE_CONTENT, FILE_FIELDS, GIVEN_FIELDS } from '../../model/eventFields';
 import { parseRule } from '../../recurrence/rule';
 import { parseLocal } from '../../time/civil';
 import type { ParsedComponent } from './jcal';
@@ -165,31 +168,47 @@ export function readEvent(
   return { draft, note };
 }
 
-const DATE_FIELDS = [
-  'start',
-  'end',
-  'title',
-  'place',
-  'notes',
-  'link',
-  'availability',
-  'visibility',
-  'importance',
-] as const;
+/** Whether a file says anything with a field's value. */
+function isGiven(value: unknown): boolean {
+  return Array.isArray(value) ? value.length > 0 : value !== undefined;
+}
+
+/**
+ * The fields that an entry of a file speaks of. Files of other programs may be silent about some
+ * that the person has given it here; files of this app never are.
+ */
+export function fieldsSpokenOf(draft: EventDraft, isOwnFile: boolean): EventField[] {
+  const given = GIVEN_FIELDS.filter(
+    (field) => isOwnFile || isGiven(draft[field as keyof EventDraft]),
+  );
+  return [...FILE_FIELDS, ...given];
+}
+
+/** Which date of a series a file's entry is, and how far it reaches. */
+export interface DateOfSeries {
+  /** Its name in the series. */
+  key: string;
+  andLater: boolean;
+  isOwnFile: boolean;
+}
+
+const isSame = (a: unknown, b: unknown) => JSON.stringify(a ?? null) === JSON.stringify(b ?? null);
 
 /** What a changed date holds besides its series: the fields that differ. */
 export function changedDateFrom(
   series: EventDraft,
   own: EventDraft,
-  andLater: boolean,
+  { key, andLater, isOwnFile }: DateOfSeries,
 ): ChangedDate {
-  const change: Record<string, unknown> = {
-    start: own.start,
-    end: own.end,
-    revision: own.revision,
-  };
-  for (const field of DATE_FIELDS) {
-    if (JSON.stringify(own[field]) !== JSON.stringify(series[field])) change[field] = own[field];
+  const change: Record<string, unknown> = { revision: own.revision };
+  const planned = plannedTimes(series, parseLocal(key));
+  if (!isSame([own.start, own.end], [planned.start, planned.end]))
+    Object.assign(change, { start: own.start, end: own.end });
+  const spoken = fieldsSpokenOf(own, isOwnFile);
+  for (const field of DATE_CONTENT) {
+    // Null: this date has none, though its series does.
+    if (spoken.includes(field) && !isSame(own[field], series[field]))
+      change[field] = own[field] ?? null;
   }
   if (andLater) change['andLater'] = true;
   if (own.passthrough) change['passthrough'] = own.passthrough;

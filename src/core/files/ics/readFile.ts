@@ -24,6 +24,8 @@ export interface LooseDate {
   draft: EventDraft;
   time: EventTime;
   andLater: boolean;
+  /** Whether this app wrote the file. */
+  isOwnFile: boolean;
 }
 
 /** What a calendar file holds. */
@@ -34,6 +36,8 @@ export interface FileContents {
   /** Changed dates whose series is not in the file. */
   looseDates: LooseDate[];
   tasks: FileTask[];
+  /** UIDs of entries that this app wrote: what these leave out is not there. */
+  ownUids: ReadonlySet<string>;
   /** Components that the app has no use for, and properties of the calendar: kept for export. */
   otherComponents: JcalComponent[];
   properties: JcalProperty[];
@@ -86,8 +90,12 @@ function unescapeText(text: string): string {
   return text.replaceAll(/\\([\\;,nN])/g, (_all, c: string) => (c === 'n' || c === 'N' ? '\n' : c));
 }
 
+/** How this app begins the PRODID of its files (RFC 5545 §3.7.3). */
+export const OWN_PRODUCT = '-//Orderly Week//';
+
 class Reader {
   readonly contents: FileContents;
+  private isOwnFile = false;
   private readonly zones: FileZones;
   private readonly entries: ReadEntry[] = [];
 
@@ -101,6 +109,7 @@ class Reader {
       events: [],
       looseDates: [],
       tasks: [],
+      ownUids: new Set(),
       otherComponents: [],
       properties: [],
       counts: { events: 0, tasks: 0, overrides: 0 },
@@ -111,6 +120,7 @@ class Reader {
 
   readHeader(calendar: RawComponent): void {
     const { jcal, bad } = parseComponent({ ...calendar, children: [] });
+    this.isOwnFile ||= textValue(jcal, 'prodid').startsWith(OWN_PRODUCT);
     this.contents.name ||= unescapeText(textValue(jcal, 'x-wr-calname')) || textValue(jcal, 'name');
     this.contents.properties.push(...jcal[1].filter(([name]) => !FILE_PROPERTIES.has(name)));
     for (const { line } of bad) this.leaveOut(line, 'a line of the calendar can’t be read');
@@ -211,25 +221,28 @@ class Reader {
       const whole = series.get(entry.uid);
       if (whole) this.addChange(whole, entry);
     }
-    this.contents.events.push(...[...series.values()].map((entry) => entry.draft));
+    for (const entry of series.values()) this.contents.events.push(entry.draft);
+    if (this.isOwnFile) this.contents.ownUids = new Set(series.keys());
     for (const entry of changed) {
-      if (!series.has(entry.uid)) this.contents.looseDates.push(looseDate(entry));
+      if (!series.has(entry.uid)) this.contents.looseDates.push(looseDate(entry, this.isOwnFile));
     }
   }
 
   private addChange(whole: ReadEntry, entry: ReadEntry): void {
     const { time, andLater } = entry.recurrence!;
     const key = dateKeyFor(whole.draft.start, time);
-    whole.draft.changedDates[key] = changedDateFrom(whole.draft, entry.draft, andLater);
+    const date = { key, andLater, isOwnFile: this.isOwnFile };
+    whole.draft.changedDates[key] = changedDateFrom(whole.draft, entry.draft, date);
   }
 }
 
 /** By itself, a changed date keeps its RECURRENCE-ID among what passes through. */
-function looseDate(entry: ReadEntry): LooseDate {
+function looseDate(entry: ReadEntry, isOwnFile: boolean): LooseDate {
   const id = entry.recurrenceId!;
   const kept = entry.draft.passthrough ?? { properties: [], components: [] };
   return {
     ...entry.recurrence!,
+    isOwnFile,
     draft: { ...entry.draft, passthrough: { ...kept, properties: [id, ...kept.properties] } },
   };
 }

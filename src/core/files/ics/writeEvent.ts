@@ -1,6 +1,7 @@
 import type { EventTime, JcalProperty, Passthrough } from '../../model/common';
 import { zoneOf } from '../../model/common';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
+import { dateAsEvent } from '../../editing/series/dates';
 import { formatLocal } from '../../time/civil';
 import { componentLines, foldLine, propertyLine } from './jcal';
 import { AVAILABILITY_PROPERTY, ICON_PROPERTY, INK_PROPERTY, REMINDER_PROPERTY } from './readEvent';
@@ -46,6 +47,19 @@ const TEXTS = [
   ['url', 'link', 'uri'],
 ] as const;
 
+/**
+ * A text as a file can hold it: its line breaks become `\n`, and control characters, which TEXT
+ * must not have (RFC 5545 §3.3.11), go.
+ */
+export function cleanText(text: string): string {
+  return (
+    text
+      .replaceAll(/\r\n?/g, '\n')
+      // eslint-disable-next-line no-control-regex -- these are what has to go
+      .replaceAll(/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/g, '')
+  );
+}
+
 function fieldProperties(event: CalendarEvent, categories: CategoryNames): JcalProperty[] {
   const kept = event.passthrough?.parameters ?? {};
   const has = (name: string) => event.passthrough?.properties.some((p) => p[0] === name);
@@ -59,7 +73,8 @@ function fieldProperties(event: CalendarEvent, categories: CategoryNames): JcalP
     timeProperty('dtend', event.end, kept['dtend']),
   ];
   for (const [name, field, type] of TEXTS) {
-    if (event[field]) properties.push([name, kept[name] ?? {}, type, event[field]]);
+    const text = cleanText(event[field]);
+    if (text) properties.push([name, kept[name] ?? {}, type, text]);
   }
   if (event.availability === 'free') properties.push(['transp', {}, 'text', 'TRANSPARENT']);
   if (event.availability === 'away') properties.push([AVAILABILITY_PROPERTY, {}, 'text', 'away']);
@@ -69,7 +84,7 @@ function fieldProperties(event: CalendarEvent, categories: CategoryNames): JcalP
     properties.push(['class', {}, 'text', 'PRIVATE']);
   if (event.inkOverride) properties.push([INK_PROPERTY, {}, 'text', event.inkOverride]);
   if (event.icon) properties.push([ICON_PROPERTY, {}, 'text', event.icon]);
-  const names = event.categoryIds.flatMap((id) => categories.get(id) ?? []);
+  const names = event.categoryIds.flatMap((id) => categories.get(id) ?? []).map(cleanText);
   if (names.length) properties.push(['categories', {}, 'text', ...names]);
   if (event.importance)
     properties.push(['priority', kept['priority'] ?? {}, 'integer', event.importance]);
@@ -86,7 +101,7 @@ function alarmLines(
   return [
     'BEGIN:VALARM',
     'ACTION:DISPLAY',
-    propertyLine(['description', {}, 'text', title || 'Reminder']),
+    propertyLine(['description', {}, 'text', cleanText(title) || 'Reminder']),
     propertyLine(['trigger', related, 'duration', duration]),
     propertyLine([REMINDER_PROPERTY, {}, 'integer', minutes]),
     'END:VALARM',
@@ -131,8 +146,8 @@ function changedDateLines(
   change: ChangedDate,
   categories: CategoryNames,
 ): string[] {
-  const { andLater, passthrough, revision, ...fields } = change;
-  const date: CalendarEvent = { ...event, ...fields, passthrough, revision: revision ?? 0 };
+  const { andLater, passthrough, revision } = change;
+  const date = { ...dateAsEvent(event, key), passthrough, revision: revision ?? 0 };
   const range = andLater ? { range: 'THISANDFUTURE' } : {};
   const id = timeProperty('recurrence-id', timeOfKey(event.start, key), range);
   return componentOf([...fieldProperties(date, categories), id], undefined, passthrough, date);
@@ -144,7 +159,8 @@ export function eventLines(event: CalendarEvent, categories: CategoryNames): str
   return [
     ...componentOf(properties, event.rule, event.passthrough, event),
     ...Object.entries(event.changedDates).flatMap(([key, change]) =>
-      changedDateLines(event, key, change, categories),
+      // A skipped date is not there, whatever was changed about it before.
+      event.skippedDates.includes(key) ? [] : changedDateLines(event, key, change, categories),
     ),
   ];
 }

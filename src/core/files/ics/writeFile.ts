@@ -1,11 +1,15 @@
 import type { Passthrough } from '../../model/common';
-import { dayOf, zoneOf } from '../../model/common';
+import { wallOf, zoneOf } from '../../model/common';
 import type { CalendarEvent } from '../../model/event';
 import type { Task } from '../../model/others';
-import { civilDate } from '../../time/civil';
+import { END_OF_TIME } from '../../recurrence/expandRule';
+import { isEndless, lastRuleStart } from '../../recurrence/walk';
+import { civilDate, dayOfWall } from '../../time/civil';
+import { seriesOf } from '../../editing/series/dates';
 import { componentLines, foldLine, propertyLine } from './jcal';
 import type { CategoryNames } from './writeEvent';
-import { eventLines, timesWritten } from './writeEvent';
+import { cleanText, eventLines, timesWritten } from './writeEvent';
+import { OWN_PRODUCT } from './readFile';
 import { zoneLines } from './writeZone';
 
 export interface CalendarFile {
@@ -17,20 +21,40 @@ export interface CalendarFile {
   passthrough: readonly Passthrough[];
   /** Names of the categories that events have, by id. */
   categories?: CategoryNames;
+  /** When it is written, epoch ms. */
+  now: number;
 }
 
-/** Years past the last written time for which a zone's rules are looked at. */
-const YEARS_AHEAD = 5;
+/** Years from now on for which an endless series' zone is told. */
+const YEARS_AHEAD = 30;
+
+const yearOf = (wall: number) => civilDate(dayOfWall(wall)).year;
+
+/** The last year in which a series has dates; for an endless one as far as is looked ahead. */
+function lastYearOf(event: CalendarEvent, now: number): number {
+  const begin = yearOf(wallOf(event.start));
+  if (event.rule === undefined) return begin;
+  const series = seriesOf(event);
+  if (isEndless(series)) return Math.max(begin, yearOf(now)) + YEARS_AHEAD;
+  return yearOf(lastRuleStart(series, END_OF_TIME) ?? series.start);
+}
 
 /** Zones that the events name, with the first and last year in which each is used. */
-function zonesUsed(events: readonly CalendarEvent[]): Map<string, { from: number; to: number }> {
+function zonesUsed(
+  events: readonly CalendarEvent[],
+  now: number,
+): Map<string, { from: number; to: number }> {
   const zones = new Map<string, { from: number; to: number }>();
-  for (const time of events.flatMap(timesWritten)) {
-    const zone = zoneOf(time);
-    if (zone === null || zone === 'UTC') continue;
-    const { year } = civilDate(dayOf(time));
+  const use = (zone: string | null, year: number) => {
+    if (zone === null || zone === 'UTC') return;
     const known = zones.get(zone) ?? { from: year, to: year };
     zones.set(zone, { from: Math.min(known.from, year), to: Math.max(known.to, year) });
+  };
+  for (const event of events) {
+    for (const time of timesWritten(event)) use(zoneOf(time), yearOf(wallOf(time)));
+    const last = lastYearOf(event, now);
+    use(zoneOf(event.start), last);
+    use(zoneOf(event.end), last);
   }
   return zones;
 }
@@ -42,7 +66,7 @@ function taskLines(task: Task): string[] {
   return [
     'BEGIN:VTODO',
     propertyLine(['uid', {}, 'text', task.uid]),
-    propertyLine(['summary', {}, 'text', task.title]),
+    propertyLine(['summary', {}, 'text', cleanText(task.title)]),
     ...due,
     ...(task.done ? ['STATUS:COMPLETED'] : []),
     'END:VTODO',
@@ -57,13 +81,14 @@ export function writeCalendarFile(file: CalendarFile): string {
   const lines = [
     'BEGIN:VCALENDAR',
     'VERSION:2.0',
-    'PRODID:-//Orderly Week//Calendar 1//EN',
+    `PRODID:${OWN_PRODUCT}Calendar 1//EN`,
     'CALSCALE:GREGORIAN',
     ...(file.name ? [foldLine(`X-WR-CALNAME:${escapeText(file.name)}`)] : []),
     ...file.passthrough.flatMap(({ properties }) => properties.map(propertyLine)),
   ];
-  for (const [zone, { from, to }] of zonesUsed(file.events)) {
-    lines.push(...zoneLines(zone, from - 1, to + YEARS_AHEAD));
+  for (const [zone, { from, to }] of zonesUsed(file.events, file.now)) {
+    // A year on either side: what begins in one may reach into the next.
+    lines.push(...zoneLines(zone, from - 1, to + 1));
   }
   const categories: CategoryNames = file.categories ?? new Map();
   for (const event of file.events) lines.push(...eventLines(event, categories));
@@ -75,5 +100,7 @@ export function writeCalendarFile(file: CalendarFile): string {
 
 /** TEXT escapes (RFC 5545 §3.3.11). */
 function escapeText(text: string): string {
-  return text.replaceAll(/[\\;,]/g, '\\$&').replaceAll(/\r?\n/g, '\\n');
+  return cleanText(text)
+    .replaceAll(/[\\;,]/g, '\\$&')
+    .replaceAll('\n', '\\n');
 }

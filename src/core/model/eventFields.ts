@@ -1,0 +1,173 @@
+import { RuleError, parseRule } from '../recurrence/rule';
+import {
+  availability,
+  eventTime,
+  hexColour,
+  id,
+  instant,
+  localDateTime,
+  passthrough,
+  plainDate,
+  reminder,
+  visibility,
+  zoneName,
+} from './common';
+import { z } from './zod';
+
+const attendee = z.object({
+  name: z.string(),
+  address: z.string(),
+  role: z.enum(['required', 'optional', 'chair', 'informed']),
+  answer: z.enum(['none', 'accepted', 'declined', 'tentative']),
+});
+
+const attachment = z.object({
+  id,
+  name: z.string(),
+  mediaType: z.string(),
+  bytes: z.number().int().nonnegative(),
+});
+
+const agendaPoint = z.object({
+  id,
+  text: z.string(),
+  done: z.boolean(),
+  minutes: z.number().int(),
+});
+
+const rule = z.string().refine((text) => {
+  try {
+    parseRule(text);
+    return true;
+  } catch (error) {
+    if (error instanceof RuleError) return false;
+    throw error;
+  }
+}, 'is not a repeat rule that can be read');
+
+/** Name of one date of a series: its nominal start, `YYYY-MM-DDTHH:mm:ss` or `YYYY-MM-DD` (RECURRENCE-ID, RFC 5545 §3.8.4.4). */
+const dateKey = z.union([plainDate, localDateTime]);
+
+/** An added date (RDATE): a time, with an end of its own when the file gave a period. */
+const extraDate = z.object({ start: eventTime, end: eventTime.optional() });
+
+/** What the rest of the app has to know of one field of an event. */
+interface FieldSpec<S extends z.ZodType = z.ZodType> {
+  schema: S;
+  /** What a new event holds; without it whoever makes the event names the field, or it is absent. */
+  initial?: z.infer<S>;
+  /**
+   * Whether calendar files speak of it. `given`: files of other programs may leave it out without
+   * meaning that there is none, so that what the person has stays.
+   */
+  inFile: 'always' | 'given' | 'never';
+  /** Whether a person who follows a calendar is told when it differs. */
+  isNews: boolean;
+}
+
+function field<S extends z.ZodType>(
+  schema: S,
+  { inFile = 'never', isNews = false, ...rest }: Partial<Omit<FieldSpec<S>, 'schema'>> = {},
+): FieldSpec<S> {
+  return { schema, inFile, isNews, ...rest };
+}
+
+const ofFile = { inFile: 'always' } as const;
+const seen = { inFile: 'always', isNews: true } as const;
+const minutes = z.number().int().min(0);
+
+/** The fields that one date of a series may have for itself (an override, RFC 5545 §3.8.4.4). */
+const DATE_SPECS = {
+  start: field(eventTime, seen),
+  end: field(eventTime, seen),
+  title: field(z.string(), { ...seen, initial: '' }),
+  place: field(z.string(), { ...seen, initial: '' }),
+  notes: field(z.string(), { ...seen, initial: '' }),
+  link: field(z.string(), { ...ofFile, initial: '' }),
+  availability: field(availability, { ...seen, initial: 'busy' }),
+  visibility: field(visibility, { ...ofFile, initial: 'public' }),
+  importance: field(z.number().int().min(0).max(9), { ...ofFile, initial: 0 }),
+  categoryIds: field(z.array(id), { inFile: 'given', initial: [] }),
+  attendees: field(z.array(attendee), { initial: [] }),
+  reminders: field(z.array(reminder), { inFile: 'given', initial: [] }),
+  icon: field(z.string().optional(), { inFile: 'given' }),
+  inkOverride: field(hexColour.optional(), { inFile: 'given' }),
+};
+
+type DateName = keyof typeof DATE_SPECS;
+/** Schemas of a table of fields, by name. */
+type SchemasOf<T extends Record<string, FieldSpec>> = { [K in keyof T]: T[K]['schema'] };
+
+function schemasOf<T extends Record<string, FieldSpec>>(table: T): SchemasOf<T> {
+  return Object.fromEntries(
+    Object.entries(table).map(([name, { schema }]) => [name, schema]),
+  ) as SchemasOf<T>;
+}
+
+/** A changed date (override): what differs from the series, with what its file held besides. */
+export const changedDate = z.object(schemasOf(DATE_SPECS)).partial().extend({
+  // Null says that this date has none, though its series does.
+  icon: z.string().nullable().optional(),
+  inkOverride: hexColour.nullable().optional(),
+  /** The change also reaches every later date (RANGE=THISANDFUTURE, RFC 5545 §3.2.13). */
+  andLater: z.boolean().optional(),
+  revision: z.number().int().optional(),
+  passthrough: passthrough.optional(),
+});
+
+/**
+ * Every field of an event, once. The schema of events, what a new one holds, the fields that a
+ * single date may have, and those that a file brings are all taken from here.
+ */
+export const EVENT_FIELDS = {
+  id: field(id),
+  uid: field(z.string().min(1)),
+  calendarId: field(id),
+  ...DATE_SPECS,
+  rule: field(rule.optional(), seen),
+  extraDates: field(z.array(extraDate), { ...seen, initial: [] }),
+  skippedDates: field(z.array(dateKey), { ...seen, initial: [] }),
+  changedDates: field(z.record(dateKey, changedDate), { ...seen, initial: {} }),
+  travelBefore: field(minutes, { initial: 0 }),
+  travelAfter: field(minutes, { initial: 0 }),
+  organizer: field(z.object({ name: z.string(), address: z.string() }).optional()),
+  attachments: field(z.array(attachment), { initial: [] }),
+  agenda: field(z.array(agendaPoint), { initial: [] }),
+  /** Hours that the event had before it was made whole-day, so that turning back finds them. */
+  keptHours: field(
+    z.object({ start: localDateTime, end: localDateTime, zone: zoneName.nullable() }).optional(),
+  ),
+  created: field(instant),
+  updated: field(instant),
+  /** SEQUENCE (RFC 5545 §3.8.7.4) */
+  revision: field(z.number().int().min(0), { initial: 0 }),
+  removedAt: field(instant.optional()),
+  passthrough: field(passthrough.optional(), ofFile),
+};
+
+export type EventField = keyof typeof EVENT_FIELDS;
+
+const FIELD_NAMES = Object.keys(EVENT_FIELDS) as EventField[];
+
+/** The fields that one date of a series may have for itself, without its times. */
+export const DATE_CONTENT = (Object.keys(DATE_SPECS) as DateName[]).filter(
+  (name) => name !== 'start' && name !== 'end',
+);
+export type DateContent = (typeof DATE_CONTENT)[number];
+
+/** The fields that every calendar file speaks of, and those that it may be silent about. */
+export const FILE_FIELDS = FIELD_NAMES.filter((name) => EVENT_FIELDS[name].inFile === 'always');
+export const GIVEN_FIELDS = FIELD_NAMES.filter((name) => EVENT_FIELDS[name].inFile === 'given');
+
+/** The fields whose difference is news to a person who follows a calendar. */
+export const NEWS_FIELDS = FIELD_NAMES.filter((name) => EVENT_FIELDS[name].isNews);
+
+export const EVENT_SCHEMAS = schemasOf(EVENT_FIELDS);
+
+/** What a new event holds when nothing else is said; made anew each time. */
+export function initialFields(): Partial<Record<EventField, unknown>> {
+  const given = FIELD_NAMES.filter((name) => EVENT_FIELDS[name].initial !== undefined);
+  return Object.fromEntries(
+    given.map((name) => [name, structuredClone<unknown>(EVENT_FIELDS[name].initial)]),
+  );
+}
