@@ -7,7 +7,7 @@ import { busyStore } from './data';
 import { benchEngine, fileOf } from './engine';
 import { benchImport } from './importing';
 import { report } from './report';
-import { benchFirstWeek, benchSeries } from './series';
+import { benchFirstWeek, benchHardRules, benchSeries } from './series';
 
 const DIST = path.join(__dirname, '..', 'dist');
 
@@ -29,6 +29,7 @@ async function main(): Promise<void> {
   console.log('Recurrence and zones; in Node:');
   benchFirstWeek();
   benchSeries();
+  benchHardRules();
   const events = busyStore(20_000, 1_000, Date.parse('2026-11-24T10:00:00Z'));
   console.log('20,000 events, 1,000 of them series; in Node:');
   // Before the engine holds them: what it keeps would slow the reading that is measured.

@@ -2,7 +2,7 @@ import ICAL from 'ical.js';
 import { RRule } from 'rrule';
 import { RRuleTemporal } from 'rrule-temporal';
 import { Temporal } from 'temporal-polyfill';
-import { expandSeries } from '../src/core/recurrence/expand';
+import { expandSeries, ruleStarts } from '../src/core/recurrence/expand';
 import type { Series } from '../src/core/recurrence/expand';
 import { parseRule } from '../src/core/recurrence/rule';
 import {
@@ -220,4 +220,33 @@ export function benchSeries(): void {
   benchKinds(mixed);
   benchOthers(mixed);
   benchZones();
+}
+
+/** Rules that name millions of times, or none; each is asked for some dates and for a far window. */
+const HARD = [
+  'FREQ=SECONDLY;BYHOUR=9;COUNT=20000',
+  'FREQ=SECONDLY;BYMONTH=2;BYMONTHDAY=30;COUNT=3',
+  'FREQ=SECONDLY;INTERVAL=7;BYHOUR=1;BYMONTH=6;COUNT=1000000',
+  'FREQ=MINUTELY;INTERVAL=7;BYHOUR=9;BYDAY=MO;COUNT=5000',
+  'FREQ=YEARLY;BYYEARDAY=1,100,200,-1;COUNT=5000',
+  'FREQ=DAILY;BYMONTH=2;BYMONTHDAY=29;BYDAY=SU;COUNT=900',
+  'FREQ=MONTHLY;BYMONTH=2;BYMONTHDAY=30',
+  `FREQ=YEARLY;BYMONTH=1,7;BYMONTHDAY=${upTo(31)};BYHOUR=${upTo(23)};BYMINUTE=${upTo(59)};BYSECOND=${upTo(59)};BYSETPOS=-1,1,366;COUNT=300`,
+];
+
+function upTo(last: number): string {
+  return Array.from({ length: last }, (_, i) => i + 1).join(',');
+}
+
+/** The longest that any hard rule takes, counted anew. */
+export function benchHardRules(): void {
+  const far = parseLocal('2090-01-01');
+  const times = HARD.map((text) => {
+    const series = { start: START + 9 * HOUR, zone: null, rule: parseRule(text) };
+    return timed(() => {
+      ruleStarts(series, START, Infinity, 50);
+      ruleStarts(series, far, far + 128 * DAY);
+    });
+  });
+  report('the slowest of rules that count millions', Math.max(...times), 'ms', 100);
 }

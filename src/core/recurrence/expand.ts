@@ -22,6 +22,9 @@ export interface Series {
 
 const always = () => true;
 
+/** How far a change of clocks can move a time: a day that a zone left out, and an hour. */
+const FURTHEST_CHANGE = DAY + 4 * HOUR;
+
 /**
  * Whether UNTIL lets a start (wall ms) stand. A date includes its whole day; an instant is compared
  * with the start's own instant (RFC 5545 §3.3.10).
@@ -35,7 +38,9 @@ function untilTest(rule: Rule, zone: string | null): (wall: number) => boolean {
   const limit = wallFromInstant(until.epochMs, zone);
   // Away from a clock change wall times order like instants; only near it the instant is asked.
   return (wall) =>
-    Math.abs(wall - limit) > 4 * HOUR ? wall < limit : instantFromWall(wall, zone) <= until.epochMs;
+    Math.abs(wall - limit) > FURTHEST_CHANGE
+      ? wall < limit
+      : instantFromWall(wall, zone) <= until.epochMs;
 }
 
 /**

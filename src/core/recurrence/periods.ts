@@ -95,11 +95,13 @@ export function passesDayLimits(rule: Rule, day: number): boolean {
   );
 }
 
+const NO_DAYS: number[] = [];
+
 function daily(rule: Rule, startDay: number): Periods {
   return {
     indexOf: (day) => day - startDay,
     startOf: (index) => startDay + index,
-    daysOf: (index) => (passesDayLimits(rule, startDay + index) ? [startDay + index] : []),
+    daysOf: (index) => (passesDayLimits(rule, startDay + index) ? [startDay + index] : NO_DAYS),
   };
 }
 
@@ -190,6 +192,16 @@ function yearly(rule: Rule, startDay: number): Periods {
   };
 }
 
+/** Days that BYYEARDAY names, counted from either end of a year. */
+function yearDays(rule: Rule, year: number): number[] {
+  const first = dayNumber(year, 1, 1);
+  const length = isLeapYear(year) ? 366 : 365;
+  return rule.byYearDay
+    .map((ordinal) => (ordinal > 0 ? ordinal : length + 1 + ordinal))
+    .filter((ordinal) => ordinal >= 1 && ordinal <= length)
+    .map((ordinal) => first + ordinal - 1);
+}
+
 function yearlyDays(
   rule: Rule,
   year: number,
@@ -211,6 +223,11 @@ function yearlyDays(
     ? everyMonth.flatMap((month) => monthDays(rule, year, month, rule.byMonthDay))
     : undefined;
   let days: number[];
+  if (rule.byYearDay.length && !byMonthDay && !byWeekday && !rule.byWeekNo.length) {
+    // Few days are named: looking at each of the year's would take most of the time.
+    days = yearDays(rule, year).filter((day) => !months || months.includes(civilDate(day).month));
+    return sortedUnique(days);
+  }
   if (byMonthDay && byWeekday) {
     const wanted = new Set(byWeekday);
     days = byMonthDay.filter((day) => wanted.has(day));

@@ -153,14 +153,26 @@ function changedDateLines(
   return componentOf([...fieldProperties(date, categories), id], undefined, passthrough, date);
 }
 
+/**
+ * The dates of a series that need an entry of their own: changed ones, and whole-day ones that were
+ * added with another length, since a PERIOD (RFC 5545 §3.3.9) has only times. A skipped date is not
+ * there, whatever was changed about it before.
+ */
+function datesOnTheirOwn(event: CalendarEvent): [key: string, change: ChangedDate][] {
+  const added = event.extraDates.flatMap(({ start, end }): [string, ChangedDate][] =>
+    start.kind === 'date' && end ? [[start.date, {}]] : [],
+  );
+  const dates = { ...Object.fromEntries(added), ...event.changedDates };
+  return Object.entries(dates).filter(([key]) => !event.skippedDates.includes(key));
+}
+
 /** The content lines of an event: its VEVENT, and one for each changed date. */
 export function eventLines(event: CalendarEvent, categories: CategoryNames): string[] {
   const properties = [...fieldProperties(event, categories), ...repeatProperties(event)];
   return [
     ...componentOf(properties, event.rule, event.passthrough, event),
-    ...Object.entries(event.changedDates).flatMap(([key, change]) =>
-      // A skipped date is not there, whatever was changed about it before.
-      event.skippedDates.includes(key) ? [] : changedDateLines(event, key, change, categories),
+    ...datesOnTheirOwn(event).flatMap(([key, change]) =>
+      changedDateLines(event, key, change, categories),
     ),
   ];
 }
