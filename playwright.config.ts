@@ -34,12 +34,18 @@ export default defineConfig({
     serviceWorkers: 'block',
     screenshot: 'only-on-failure',
   },
+  // A test that is the same at both sizes is tagged with the one at which it runs.
   projects: [
     {
       name: 'phone',
+      grepInvert: /@wide/,
       use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true },
     },
-    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+    {
+      name: 'wide',
+      grepInvert: /@phone/,
+      use: { viewport: { width: 1280, height: 800 } },
+    },
   ],
   webServer: {
     command: `node --import tsx server/main.ts --demo --today=2026-11-24`,

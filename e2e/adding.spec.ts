@@ -29,7 +29,7 @@ test('a jotted line becomes an event, part by part', async ({ page }) => {
   await expect(bar(page, 'Freight call')).toHaveAccessibleName(/14:00 – 15:30, Clients, busy/);
 });
 
-test('each part can be corrected before the event is kept', async ({ page }) => {
+test('each part can be corrected before the event is kept', { tag: '@phone' }, async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   const card = panel(page, 'Add an event');
@@ -49,7 +49,7 @@ test('each part can be corrected before the event is kept', async ({ page }) => 
   await expect(details.getByText('Training · busy')).toBeVisible();
 });
 
-test('a bare title lasts the whole day', async ({ page }) => {
+test('a bare title lasts the whole day', { tag: '@wide' }, async ({ page }) => {
   await openOwn(page);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.keyboard.type('Order brass polish');
@@ -84,7 +84,7 @@ test('a span is drawn by mouse, or by a finger that rests first', async ({ page,
   ).toBeVisible();
 });
 
-test('the head of a day adds a whole day to it', async ({ page }) => {
+test('the head of a day adds a whole day to it', { tag: '@phone' }, async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: /^Saturday,? 28 November/ }).click();
   await expect(
@@ -92,15 +92,21 @@ test('the head of a day adds a whole day to it', async ({ page }) => {
   ).toBeVisible();
 });
 
-test('the calendar shown alone is the one that new events go to', async ({ page }) => {
-  await openDemo(page);
-  for (const name of ['Workshop', 'Clients', 'Training', 'Leave', 'Apprentices'])
-    await page.getByRole('switch', { name }).click();
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(panel(page, 'Add an event').getByRole('radio', { name: 'Accounts' })).toBeChecked();
-});
+test(
+  'the calendar shown alone is the one that new events go to',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    for (const name of ['Workshop', 'Clients', 'Training', 'Leave', 'Apprentices'])
+      await page.getByRole('switch', { name }).click();
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(
+      panel(page, 'Add an event').getByRole('radio', { name: 'Accounts' }),
+    ).toBeChecked();
+  },
+);
 
-test('All details takes what was typed along', async ({ page }) => {
+test('All details takes what was typed along', { tag: '@phone' }, async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.keyboard.type('Supplier visit Friday 10:00 at Loading door');

@@ -58,27 +58,31 @@ test('a calendar is shown alone, takes new events, and the others come back', as
   await expect(bar(page, 'Bench round')).toHaveCount(0);
 });
 
-test('the default calendar is chosen, and what new events begin with', async ({ page }) => {
-  await openDemo(page);
-  await page.getByRole('link', { name: 'Calendars' }).click();
-  await (
-    await menuOf(page, 'Training')
-  )
-    .getByRole('button', { name: 'New events go here' })
-    .click();
-  await expect(row(page, 'Training')).toContainText('new events go here');
-  await (await menuOf(page, 'Training')).getByRole('button', { name: 'Edit' }).click();
-  const form = panel(page, 'Edit Training');
-  await form.getByRole('button', { name: 'What new events begin with' }).click();
-  await form.getByRole('radio', { name: '90 min' }).click();
-  await form.getByRole('radio', { name: 'Tentative' }).click();
-  await form.getByRole('button', { name: '15 min', exact: true }).click();
-  await form.getByRole('button', { name: 'Keep' }).click();
-  await jot(page, 'Knots for beginners Saturday 14:00');
-  await expect(bar(page, 'Knots for beginners')).toHaveAccessibleName(
-    /14:00 – 15:30, Training, tentative/,
-  );
-});
+test(
+  'the default calendar is chosen, and what new events begin with',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('link', { name: 'Calendars' }).click();
+    await (
+      await menuOf(page, 'Training')
+    )
+      .getByRole('button', { name: 'New events go here' })
+      .click();
+    await expect(row(page, 'Training')).toContainText('new events go here');
+    await (await menuOf(page, 'Training')).getByRole('button', { name: 'Edit' }).click();
+    const form = panel(page, 'Edit Training');
+    await form.getByRole('button', { name: 'What new events begin with' }).click();
+    await form.getByRole('radio', { name: '90 min' }).click();
+    await form.getByRole('radio', { name: 'Tentative' }).click();
+    await form.getByRole('button', { name: '15 min', exact: true }).click();
+    await form.getByRole('button', { name: 'Keep' }).click();
+    await jot(page, 'Knots for beginners Saturday 14:00');
+    await expect(bar(page, 'Knots for beginners')).toHaveAccessibleName(
+      /14:00 – 15:30, Training, tentative/,
+    );
+  },
+);
 
 test('inks that look alike are told, and mended by one press', async ({ page }) => {
   await openDemo(page);
@@ -124,30 +128,32 @@ test('calendars are put in another order with the keyboard, and by dragging', as
   await expect(names.nth(3)).toContainText('Workshop');
 });
 
-test('a calendar is unlisted, found again, duplicated and removed, and all comes back', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await page.getByRole('link', { name: 'Calendars' }).click();
-  await (await menuOf(page, 'Leave')).getByRole('button', { name: 'Unlist' }).click();
-  await expect(row(page, 'Leave')).toHaveCount(0);
-  await page.getByRole('button', { name: '1 unlisted' }).click();
-  await expect(list(page, 'Unlisted calendars')).toContainText('Leave');
-  await (await menuOf(page, 'Leave')).getByRole('button', { name: 'List again' }).click();
-  await expect(row(page, 'Leave')).toBeVisible();
+test(
+  'a calendar is unlisted, found again, duplicated and removed, and all comes back',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('link', { name: 'Calendars' }).click();
+    await (await menuOf(page, 'Leave')).getByRole('button', { name: 'Unlist' }).click();
+    await expect(row(page, 'Leave')).toHaveCount(0);
+    await page.getByRole('button', { name: '1 unlisted' }).click();
+    await expect(list(page, 'Unlisted calendars')).toContainText('Leave');
+    await (await menuOf(page, 'Leave')).getByRole('button', { name: 'List again' }).click();
+    await expect(row(page, 'Leave')).toBeVisible();
 
-  await (await menuOf(page, 'Leave')).getByRole('button', { name: 'Duplicate' }).click();
-  await expect(row(page, 'Leave copy')).toContainText('5 events');
-  await (await menuOf(page, 'Leave copy')).getByRole('button', { name: 'Remove' }).click();
-  await expect(message(page, 'Removed Leave copy with 5 events')).toBeVisible();
-  await expect(row(page, 'Leave copy')).toHaveCount(0);
-  await page.goto('/removed');
-  await page.getByRole('button', { name: 'Bring back Leave copy' }).click();
-  await page.getByRole('link', { name: 'Calendars' }).click();
-  await expect(row(page, 'Leave copy')).toContainText('5 events');
-});
+    await (await menuOf(page, 'Leave')).getByRole('button', { name: 'Duplicate' }).click();
+    await expect(row(page, 'Leave copy')).toContainText('5 events');
+    await (await menuOf(page, 'Leave copy')).getByRole('button', { name: 'Remove' }).click();
+    await expect(message(page, 'Removed Leave copy with 5 events')).toBeVisible();
+    await expect(row(page, 'Leave copy')).toHaveCount(0);
+    await page.goto('/removed');
+    await page.getByRole('button', { name: 'Bring back Leave copy' }).click();
+    await page.getByRole('link', { name: 'Calendars' }).click();
+    await expect(row(page, 'Leave copy')).toContainText('5 events');
+  },
+);
 
-test('categories are made, jotted, coloured by and removed', async ({ page }) => {
+test('categories are made, jotted, coloured by and removed', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   await page.getByRole('link', { name: 'Calendars' }).click();
   await page.getByRole('button', { name: 'New category' }).click();
@@ -204,55 +210,63 @@ test('an event’s menu changes its ink, icon, calendar and availability', async
   await expect(bar(page, title)).toHaveAccessibleName(/Mon,? 30 Nov/);
 });
 
-test('the menu key opens an event’s menu; a series asks which dates', async ({ page, isPhone }) => {
-  test.skip(isPhone, 'A phone has no such key.');
-  await openDemo(page);
-  await bar(page, 'Bench round').first().focus();
-  await page.keyboard.press('Shift+F10');
-  const menu = panel(page, 'Bench round');
-  await menu.getByRole('button', { name: 'Categories' }).click();
-  const part = panel(page, 'Categories: Bench round');
-  await part.getByRole('button', { name: 'Lamps' }).click();
-  await part.getByRole('button', { name: 'Keep' }).click();
-  await page.getByRole('radio', { name: /^Every date/ }).click();
-  await page.getByRole('button', { name: /^Change/ }).click();
-  await bar(page, 'Bench round').nth(1).click();
-  await expect(panel(page, 'Bench round').getByText('Lamps', { exact: true })).toBeVisible();
-});
+test(
+  'the menu key opens an event’s menu; a series asks which dates',
+  { tag: '@wide' },
+  async ({ page, isPhone }) => {
+    test.skip(isPhone, 'A phone has no such key.');
+    await openDemo(page);
+    await bar(page, 'Bench round').first().focus();
+    await page.keyboard.press('Shift+F10');
+    const menu = panel(page, 'Bench round');
+    await menu.getByRole('button', { name: 'Categories' }).click();
+    const part = panel(page, 'Categories: Bench round');
+    await part.getByRole('button', { name: 'Lamps' }).click();
+    await part.getByRole('button', { name: 'Keep' }).click();
+    await page.getByRole('radio', { name: /^Every date/ }).click();
+    await page.getByRole('button', { name: /^Change/ }).click();
+    await bar(page, 'Bench round').nth(1).click();
+    await expect(panel(page, 'Bench round').getByText('Lamps', { exact: true })).toBeVisible();
+  },
+);
 
-test('files are attached, opened without running, and removed together', async ({ page }) => {
-  await openDemo(page);
-  await bar(page, 'Crate inspection').click();
-  const details = panel(page, 'Crate inspection');
-  await page.getByLabel('Files to attach').setInputFiles([
-    { name: 'list.txt', mimeType: 'text/plain', buffer: Buffer.from('Nine lamps') },
-    {
-      name: 'sly.html',
-      mimeType: 'text/html',
-      buffer: Buffer.from('<script>document.title = "ran"</script>'),
-    },
-  ]);
-  await expect(details.getByText('2 files, 49 bytes')).toBeVisible();
-  await details.getByRole('button', { name: 'Open list.txt' }).click();
-  await expect(panel(page, 'list.txt').getByText('Nine lamps')).toBeVisible();
-  await page.keyboard.press('Escape');
-  await details.getByRole('button', { name: 'Open sly.html' }).click();
-  await expect(panel(page, 'sly.html').getByText(/not opened here/)).toBeVisible();
-  await expect(page).not.toHaveTitle('ran');
-  await page.keyboard.press('Escape');
-  await page.reload();
-  await page.getByRole('link', { name: 'Tidy' }).click();
-  await expect(page.getByText('2 files, 49 bytes in all.')).toBeVisible();
-  for (const name of ['list.txt', 'sly.html'])
-    await page.getByRole('checkbox', { name: `Choose ${name}` }).check();
-  await page.getByRole('button', { name: 'Remove 2 files' }).click();
-  await expect(page.getByText(/^No event has a file/)).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByRole('button', { name: 'Open list.txt' }).click();
-  await expect(panel(page, 'list.txt').getByText('Nine lamps')).toBeVisible();
-});
+test(
+  'files are attached, opened without running, and removed together',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await bar(page, 'Crate inspection').click();
+    const details = panel(page, 'Crate inspection');
+    await page.getByLabel('Files to attach').setInputFiles([
+      { name: 'list.txt', mimeType: 'text/plain', buffer: Buffer.from('Nine lamps') },
+      {
+        name: 'sly.html',
+        mimeType: 'text/html',
+        buffer: Buffer.from('<script>document.title = "ran"</script>'),
+      },
+    ]);
+    await expect(details.getByText('2 files, 49 bytes')).toBeVisible();
+    await details.getByRole('button', { name: 'Open list.txt' }).click();
+    await expect(panel(page, 'list.txt').getByText('Nine lamps')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await details.getByRole('button', { name: 'Open sly.html' }).click();
+    await expect(panel(page, 'sly.html').getByText(/not opened here/)).toBeVisible();
+    await expect(page).not.toHaveTitle('ran');
+    await page.keyboard.press('Escape');
+    await page.reload();
+    await page.getByRole('link', { name: 'Tidy' }).click();
+    await expect(page.getByText('2 files, 49 bytes in all.')).toBeVisible();
+    for (const name of ['list.txt', 'sly.html'])
+      await page.getByRole('checkbox', { name: `Choose ${name}` }).check();
+    await page.getByRole('button', { name: 'Remove 2 files' }).click();
+    await expect(page.getByText(/^No event has a file/)).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'Open list.txt' }).click();
+    await expect(panel(page, 'list.txt').getByText('Nine lamps')).toBeVisible();
+  },
+);
 
-test('a pasted address becomes the event’s link', async ({ page }) => {
+test('a pasted address becomes the event’s link', { tag: '@phone' }, async ({ page }) => {
   await openDemo(page);
   await jot(page, 'Tide talk Saturday 9:00 https://tides.example/talk?n=4');
   await bar(page, 'Tide talk').click();
@@ -269,31 +283,37 @@ const TABLE = [
   'Lost row;31/11/2026;8:00;9:00;;',
 ].join('\n');
 
-test('a table comes in with its columns matched, and the match is remembered', async ({ page }) => {
-  await openOwn(page);
-  const choose = async () => {
-    await page.getByRole('link', { name: 'Calendars' }).click();
-    await page.getByRole('button', { name: 'Import files' }).click();
-    await page
-      .getByLabel('Calendar file')
-      .setInputFiles({ name: 'rota.csv', mimeType: 'text/csv', buffer: Buffer.from(TABLE) });
-  };
-  await choose();
-  await expect(page.getByText('The dates tell that the day comes first')).toBeVisible();
-  await expect(page.getByRole('status')).toHaveText(/“03\/12\/2026” is Thursday,? 3 December 2026/);
-  await expect(page.getByRole('combobox', { name: /^Title/ })).toHaveValue('0');
-  await page.getByRole('combobox', { name: /^Notes/ }).selectOption('Colour');
-  await page.getByRole('button', { name: 'Look at the rows' }).click();
-  const out = page.getByRole('list', { name: 'What stays out' });
-  await expect(out.getByText('Line 4')).toBeVisible();
-  await page.getByRole('button', { name: 'Bring in 2 entries' }).click();
-  await page.getByRole('button', { name: 'See the plan' }).click();
-  await expect(bar(page, 'Buoy count')).toHaveAccessibleName(/08:00 – 08:30, rota/);
-  await choose();
-  await expect(page.getByRole('combobox', { name: /^Notes/ })).toHaveValue('5');
-});
+test(
+  'a table comes in with its columns matched, and the match is remembered',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openOwn(page);
+    const choose = async () => {
+      await page.getByRole('link', { name: 'Calendars' }).click();
+      await page.getByRole('button', { name: 'Import files' }).click();
+      await page
+        .getByLabel('Calendar file')
+        .setInputFiles({ name: 'rota.csv', mimeType: 'text/csv', buffer: Buffer.from(TABLE) });
+    };
+    await choose();
+    await expect(page.getByText('The dates tell that the day comes first')).toBeVisible();
+    await expect(page.getByRole('status')).toHaveText(
+      /“03\/12\/2026” is Thursday,? 3 December 2026/,
+    );
+    await expect(page.getByRole('combobox', { name: /^Title/ })).toHaveValue('0');
+    await page.getByRole('combobox', { name: /^Notes/ }).selectOption('Colour');
+    await page.getByRole('button', { name: 'Look at the rows' }).click();
+    const out = page.getByRole('list', { name: 'What stays out' });
+    await expect(out.getByText('Line 4')).toBeVisible();
+    await page.getByRole('button', { name: 'Bring in 2 entries' }).click();
+    await page.getByRole('button', { name: 'See the plan' }).click();
+    await expect(bar(page, 'Buoy count')).toHaveAccessibleName(/08:00 – 08:30, rota/);
+    await choose();
+    await expect(page.getByRole('combobox', { name: /^Notes/ })).toHaveValue('5');
+  },
+);
 
-test('what can’t be followed is said, and nothing is made', async ({ page }) => {
+test('what can’t be followed is said, and nothing is made', { tag: '@phone' }, async ({ page }) => {
   await openOwn(page);
   await makeCalendar(page, 'Spare');
   await page.getByRole('button', { name: 'Follow one' }).click();

@@ -11,28 +11,29 @@ import {
   goTo,
 } from './fixtures';
 
-test('the clock goes on: the next event changes, and at midnight today does', async ({
-  page,
-  isPhone,
-}) => {
-  await openDemo(page);
-  await page.clock.fastForward('02:10:00');
-  if (!isPhone) {
-    const margin = page.getByRole('complementary', { name: 'Today and clashes' });
+test(
+  'the clock goes on: the next event changes, and at midnight today does',
+  { tag: '@phone' },
+  async ({ page, isPhone }) => {
+    await openDemo(page);
+    await page.clock.fastForward('02:10:00');
+    if (!isPhone) {
+      const margin = page.getByRole('complementary', { name: 'Today and clashes' });
+      await expect(
+        margin.getByRole('button', { name: /Apprentice hour.*13:00 · in 25 min/ }),
+      ).toBeVisible();
+    }
+    await page.clock.fastForward('12:00:00');
     await expect(
-      margin.getByRole('button', { name: /Apprentice hour.*13:00 · in 25 min/ }),
+      sheet(page).getByRole('button', { name: /^Wednesday,? 25 November 2026, today/ }),
     ).toBeVisible();
-  }
-  await page.clock.fastForward('12:00:00');
-  await expect(
-    sheet(page).getByRole('button', { name: /^Wednesday,? 25 November 2026, today/ }),
-  ).toBeVisible();
-  await expect(
-    sheet(page).getByRole('button', { name: /^Tuesday,? 24 November 2026, today/ }),
-  ).toHaveCount(0);
-});
+    await expect(
+      sheet(page).getByRole('button', { name: /^Tuesday,? 24 November 2026, today/ }),
+    ).toHaveCount(0);
+  },
+);
 
-test('several whole days are set by their last day', async ({ page }) => {
+test('several whole days are set by their last day', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   await bar(page, 'Tomas away').first().click();
   await page.getByRole('button', { name: 'Edit' }).click();
@@ -45,7 +46,7 @@ test('several whole days are set by their last day', async ({ page }) => {
   await expect(bar(page, 'Tomas away').nth(2)).toHaveAccessibleName(/day 3 of 3/);
 });
 
-test('a last day before the first is told and not kept', async ({ page }) => {
+test('a last day before the first is told and not kept', { tag: '@phone' }, async ({ page }) => {
   await openDemo(page);
   await bar(page, 'Tomas away').first().click();
   await page.getByRole('button', { name: 'Edit' }).click();
@@ -74,7 +75,7 @@ test('a very long title stays in its place on the sheet and is whole in its deta
   await expect(panel(page, title).getByRole('heading', { name: title })).toBeVisible();
 });
 
-test('the hours of the sheet follow the settings', async ({ page }) => {
+test('the hours of the sheet follow the settings', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   await goTo(page, 'Settings');
   const from = page.getByRole('textbox', { name: 'Show from' });
@@ -88,7 +89,7 @@ test('the hours of the sheet follow the settings', async ({ page }) => {
   await expect(sheet(page).getByRole('button', { name: /^1 earlier event on Tue/ })).toBeVisible();
 });
 
-test('hours that end before they begin are not taken', async ({ page }) => {
+test('hours that end before they begin are not taken', { tag: '@phone' }, async ({ page }) => {
   await openDemo(page);
   await goTo(page, 'Settings');
   const from = page.getByRole('textbox', { name: 'Show from' });
@@ -97,7 +98,7 @@ test('hours that end before they begin are not taken', async ({ page }) => {
   await expect(from).toHaveValue('07:00');
 });
 
-test('a press on the ruler goes to that week', async ({ page }) => {
+test('a press on the ruler goes to that week', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   const ruler = page.getByRole('slider', { name: 'Weeks' });
   const box = await boxOf(ruler);
@@ -108,7 +109,7 @@ test('a press on the ruler goes to that week', async ({ page }) => {
   await expect(page.getByRole('heading', { name: /^23 – 29 Nov/ })).toBeVisible();
 });
 
-test('a copy goes to a day of a picked month', async ({ page }) => {
+test('a copy goes to a day of a picked month', { tag: '@phone' }, async ({ page }) => {
   await openDemo(page);
   await bar(page, 'Crate inspection').click();
   await page.getByRole('button', { name: 'Copy to…' }).click();
@@ -128,7 +129,7 @@ test('a copy goes to a day of a picked month', async ({ page }) => {
   await expect(bar(page, 'Crate inspection')).toHaveAccessibleName(/24 Dec/);
 });
 
-test('Escape closes the card, and nothing was added', async ({ page }) => {
+test('Escape closes the card, and nothing was added', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.keyboard.type('Never mind Saturday 9:00');
@@ -137,7 +138,7 @@ test('Escape closes the card, and nothing was added', async ({ page }) => {
   await expect(bar(page, 'Never mind')).toHaveCount(0);
 });
 
-test('a new calendar is made, and events can go to it', async ({ page }) => {
+test('a new calendar is made, and events can go to it', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   await page.getByRole('link', { name: 'Calendars' }).click();
   await page.getByRole('button', { name: 'New calendar' }).click();

@@ -28,24 +28,26 @@ test('an event is edited in every field and keeps it over a reload', async ({ pa
   await expect(details.getByText('Two lines')).toBeVisible();
 });
 
-test('an end before the start is told at once and not saved; the end follows the start', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await bar(page, 'Crate inspection').click();
-  await page.getByRole('button', { name: 'Edit' }).click();
-  const editor = panel(page, /^Edit/);
-  await editor.getByRole('textbox', { name: 'End' }).fill('9:00');
-  await editor.getByRole('textbox', { name: 'End' }).blur();
-  await expect(editor.getByRole('alert')).toHaveText('The end is before the start.');
-  await expect(editor.getByRole('button', { name: 'Keep' })).toBeDisabled();
-  await editor.getByRole('textbox', { name: 'End' }).fill('12:00');
-  await editor.getByRole('textbox', { name: 'Start' }).fill('15:00');
-  await editor.getByRole('textbox', { name: 'Start' }).blur();
-  await expect(editor.getByRole('textbox', { name: 'End' })).toHaveValue('16:00');
-});
+test(
+  'an end before the start is told at once and not saved; the end follows the start',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await bar(page, 'Crate inspection').click();
+    await page.getByRole('button', { name: 'Edit' }).click();
+    const editor = panel(page, /^Edit/);
+    await editor.getByRole('textbox', { name: 'End' }).fill('9:00');
+    await editor.getByRole('textbox', { name: 'End' }).blur();
+    await expect(editor.getByRole('alert')).toHaveText('The end is before the start.');
+    await expect(editor.getByRole('button', { name: 'Keep' })).toBeDisabled();
+    await editor.getByRole('textbox', { name: 'End' }).fill('12:00');
+    await editor.getByRole('textbox', { name: 'Start' }).fill('15:00');
+    await editor.getByRole('textbox', { name: 'Start' }).blur();
+    await expect(editor.getByRole('textbox', { name: 'End' })).toHaveValue('16:00');
+  },
+);
 
-test('whole day and back keeps the hours', async ({ page }) => {
+test('whole day and back keeps the hours', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   async function turn() {
     await bar(page, 'Crate inspection').click();
@@ -61,7 +63,7 @@ test('whole day and back keeps the hours', async ({ page }) => {
   await expect(bar(page, 'Crate inspection')).toHaveAccessibleName(/11:00 – 12:00/);
 });
 
-test('copies go to chosen days on a chosen calendar', async ({ page }) => {
+test('copies go to chosen days on a chosen calendar', { tag: '@phone' }, async ({ page }) => {
   await openDemo(page);
   await bar(page, 'Supplier terms').click();
   await page.getByRole('button', { name: 'Copy to…' }).click();
@@ -80,7 +82,7 @@ test('copies go to chosen days on a chosen calendar', async ({ page }) => {
   await expect(bar(page, 'Supplier terms')).toHaveCount(1);
 });
 
-test('a date of a series can be copied by itself', async ({ page }) => {
+test('a date of a series can be copied by itself', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   await bar(page, 'Stock count').click();
   await page.getByRole('button', { name: 'Copy to…' }).click();
@@ -90,20 +92,24 @@ test('a date of a series can be copied by itself', async ({ page }) => {
   await expect(bar(page, 'Stock count').nth(1)).not.toHaveAccessibleName(/repeats/);
 });
 
-test('a removed event waits in Removed and can be brought back', async ({ page }) => {
-  await openDemo(page);
-  await bar(page, 'Pilot station survey').click();
-  await panel(page, 'Pilot station survey').getByRole('button', { name: 'Remove' }).click();
-  await expect(message(page, 'Removed “Pilot station survey”')).toBeVisible();
-  await expect(bar(page, 'Pilot station survey')).toHaveCount(0);
-  await goTo(page, 'Removed');
-  await page.getByRole('button', { name: 'Bring back Pilot station survey' }).click();
-  await expect(page.getByText('Nothing is here.')).toBeVisible();
-  await page.getByRole('link', { name: 'Plan' }).click();
-  await expect(bar(page, 'Pilot station survey')).toBeVisible();
-});
+test(
+  'a removed event waits in Removed and can be brought back',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await bar(page, 'Pilot station survey').click();
+    await panel(page, 'Pilot station survey').getByRole('button', { name: 'Remove' }).click();
+    await expect(message(page, 'Removed “Pilot station survey”')).toBeVisible();
+    await expect(bar(page, 'Pilot station survey')).toHaveCount(0);
+    await goTo(page, 'Removed');
+    await page.getByRole('button', { name: 'Bring back Pilot station survey' }).click();
+    await expect(page.getByText('Nothing is here.')).toBeVisible();
+    await page.getByRole('link', { name: 'Plan' }).click();
+    await expect(bar(page, 'Pilot station survey')).toBeVisible();
+  },
+);
 
-test('clearing for good asks first, and then is for good', async ({ page }) => {
+test('clearing for good asks first, and then is for good', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   await bar(page, 'Lamp 14 strip-down').click();
   await panel(page, 'Lamp 14 strip-down').getByRole('button', { name: 'Remove' }).click();
@@ -120,7 +126,7 @@ test('clearing for good asks first, and then is for good', async ({ page }) => {
   await expect(bar(page, 'Lamp 14 strip-down')).toHaveCount(0);
 });
 
-test('undo and redo by keys, after a reload too', async ({ page }) => {
+test('undo and redo by keys, after a reload too', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   for (const title of ['Petty cash', 'Gasket delivery']) {
     await page.getByRole('button', { name: 'Add', exact: true }).click();

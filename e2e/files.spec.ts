@@ -79,7 +79,7 @@ test('a file is looked at first, then comes in as one change', async ({ page }) 
   await expect(page.getByRole('switch', { name: 'Ferry office' })).toHaveCount(0);
 });
 
-test('the same UID again updates instead of doubling', async ({ page }) => {
+test('the same UID again updates instead of doubling', { tag: '@phone' }, async ({ page }) => {
   await openOwn(page);
   await bringIn(page, 'ferry.ics', FERRY);
   await page.getByRole('button', { name: 'Import another file' }).click();
@@ -153,7 +153,7 @@ for (const [what, name, content, reason] of [
   });
 }
 
-test('a large file shows its progress and can be stopped', async ({ page }) => {
+test('a large file shows its progress and can be stopped', { tag: '@wide' }, async ({ page }) => {
   await openOwn(page);
   const many = Array.from({ length: 20_000 }, (_, i) =>
     entry(
@@ -174,7 +174,7 @@ test('a large file shows its progress and can be stopped', async ({ page }) => {
   await expect(page.getByText('0 events')).toBeVisible();
 });
 
-test('what came in goes out with nothing lost', async ({ page }) => {
+test('what came in goes out with nothing lost', { tag: '@wide' }, async ({ page }) => {
   await openOwn(page);
   await bringIn(page, 'ferry.ics', FERRY);
   await page.getByRole('link', { name: 'Calendars' }).click();

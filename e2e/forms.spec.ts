@@ -15,59 +15,73 @@ import {
 const heading = (page: Page, name: string | RegExp) =>
   page.getByRole('heading', { level: 1, name });
 
-test('spans from a day to a year, each with its way on and back', async ({ page }) => {
-  await openDemo(page);
-  await see(page, { span: ['How long', 'Day'] });
-  await expect(heading(page, /^Tue(sday)?,? 24 Nov(ember)?$/)).toBeVisible();
-  await page.getByRole('button', { name: 'Day after' }).click();
-  await expect(heading(page, /^Wed(nesday)?,? 25 Nov(ember)?$/)).toBeVisible();
+test(
+  'spans from a day to a year, each with its way on and back',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await see(page, { span: ['How long', 'Day'] });
+    await expect(heading(page, /^Tue(sday)?,? 24 Nov(ember)?$/)).toBeVisible();
+    await page.getByRole('button', { name: 'Day after' }).click();
+    await expect(heading(page, /^Wed(nesday)?,? 25 Nov(ember)?$/)).toBeVisible();
 
-  await see(page, { span: ['Days', '3'] });
-  await expect(heading(page, /^25 – 27 Nov/)).toBeVisible();
-  await page.getByRole('button', { name: '3 days before' }).click();
-  await expect(heading(page, /^22 – 24 Nov/)).toBeVisible();
+    await see(page, { span: ['Days', '3'] });
+    await expect(heading(page, /^25 – 27 Nov/)).toBeVisible();
+    await page.getByRole('button', { name: '3 days before' }).click();
+    await expect(heading(page, /^22 – 24 Nov/)).toBeVisible();
 
-  await page.getByRole('button', { name: 'Today', exact: true }).click();
-  await see(page, { span: ['How long', 'Work week'] });
-  await expect(heading(page, /^23 – 27 Nov/)).toBeVisible();
-  await expect(sheet(page, 'Work week').getByRole('button', { name: /^Saturday/ })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Today', exact: true }).click();
+    await see(page, { span: ['How long', 'Work week'] });
+    await expect(heading(page, /^23 – 27 Nov/)).toBeVisible();
+    await expect(sheet(page, 'Work week').getByRole('button', { name: /^Saturday/ })).toHaveCount(
+      0,
+    );
 
-  await see(page, { span: ['Weeks', '4'] });
-  await expect(heading(page, /^23 Nov(ember)? – 20 Dec/)).toBeVisible();
-  await see(page, { span: ['How long', 'Month'] });
-  await expect(heading(page, /^Nov(ember)? 2026$/)).toBeVisible();
-  await page.getByRole('button', { name: 'Month after' }).click();
-  await expect(heading(page, /^Dec(ember)? 2026$/)).toBeVisible();
-  await page.getByRole('button', { name: 'Today', exact: true }).click();
-  await see(page, { span: ['How long', 'Year'] });
-  await expect(heading(page, '2026')).toBeVisible();
-  // Back from the year, today's week is in sight again.
-  await see(page, { span: ['How long', 'Week'] });
-  await expect(heading(page, /^23 – 29 Nov/)).toBeVisible();
-});
+    await see(page, { span: ['Weeks', '4'] });
+    await expect(heading(page, /^23 Nov(ember)? – 20 Dec/)).toBeVisible();
+    await see(page, { span: ['How long', 'Month'] });
+    await expect(heading(page, /^Nov(ember)? 2026$/)).toBeVisible();
+    await page.getByRole('button', { name: 'Month after' }).click();
+    await expect(heading(page, /^Dec(ember)? 2026$/)).toBeVisible();
+    await page.getByRole('button', { name: 'Today', exact: true }).click();
+    await see(page, { span: ['How long', 'Year'] });
+    await expect(heading(page, '2026')).toBeVisible();
+    // Back from the year, today's week is in sight again.
+    await see(page, { span: ['How long', 'Week'] });
+    await expect(heading(page, /^23 – 29 Nov/)).toBeVisible();
+  },
+);
 
-test('the seven days from today begin with today, and a window keeps its view', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
-  const dialog = panel(page, 'How the sheet is seen');
-  await dialog.getByRole('button', { name: 'Seven days from today' }).click();
-  await expect(heading(page, /^24 – 30 Nov/)).toBeVisible();
-  await page.reload();
-  await expect(heading(page, /^24 – 30 Nov/)).toBeVisible();
-  await expect(bar(page, 'Barometer calibration', '7 days')).toBeVisible();
-});
+test(
+  'the seven days from today begin with today, and a window keeps its view',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
+    const dialog = panel(page, 'How the sheet is seen');
+    await dialog.getByRole('button', { name: 'Seven days from today' }).click();
+    await expect(heading(page, /^24 – 30 Nov/)).toBeVisible();
+    await page.reload();
+    await expect(heading(page, /^24 – 30 Nov/)).toBeVisible();
+    await expect(bar(page, 'Barometer calibration', '7 days')).toBeVisible();
+  },
+);
 
-test('a form that does not suit the span says what it is for', async ({ page }) => {
-  await openDemo(page);
-  await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
-  const dialog = panel(page, 'How the sheet is seen');
-  await expect(dialog.getByRole('radio', { name: 'Year: for a year' })).toBeDisabled();
-  await dialog.getByRole('radio', { name: 'Month', exact: true }).click();
-  await expect(dialog.getByRole('radio', { name: 'Columns: for up to seven days' })).toBeDisabled();
-  await expect(dialog.getByRole('radio', { name: /^Grid/ })).toBeChecked();
-});
+test(
+  'a form that does not suit the span says what it is for',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
+    const dialog = panel(page, 'How the sheet is seen');
+    await expect(dialog.getByRole('radio', { name: 'Year: for a year' })).toBeDisabled();
+    await dialog.getByRole('radio', { name: 'Month', exact: true }).click();
+    await expect(
+      dialog.getByRole('radio', { name: 'Columns: for up to seven days' }),
+    ).toBeDisabled();
+    await expect(dialog.getByRole('radio', { name: /^Grid/ })).toBeChecked();
+  },
+);
 
 test('columns stand overlapping events side by side, and a drag moves one down', async ({
   page,
@@ -92,7 +106,7 @@ test('columns stand overlapping events side by side, and a drag moves one down',
   await expect(calls).toHaveAccessibleName(/15:00 – 17:25/);
 });
 
-test('columns: keys move by slot down and by day across', async ({ page }) => {
+test('columns: keys move by slot down and by day across', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   await see(page, { span: ['Days', '3'], form: 'Columns' });
   const ledger = bar(page, 'Quarter ledger review', '3 days');
@@ -105,7 +119,7 @@ test('columns: keys move by slot down and by day across', async ({ page }) => {
   await expect(ledger).toBeFocused();
 });
 
-test('an empty spot of a column begins an event there', async ({ page }) => {
+test('an empty spot of a column begins an event there', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   await see(page, { span: ['Days', '3'], form: 'Columns' });
   const stock = await boxOf(bar(page, 'Stock count', '3 days'));
@@ -158,15 +172,19 @@ test('the grid tells less where less is wanted, and a week is a press away', asy
   await expect(heading(page, /^9 – 15 Nov/)).toBeVisible();
 });
 
-test('an event selected in the month stays in sight in the week', async ({ page }) => {
-  await openDemo(page);
-  await see(page, { span: ['How long', 'Month'], form: 'Grid' });
-  await bar(page, 'Freight quotes', 'Month').first().click();
-  await expect(panel(page, 'Freight quotes')).toBeVisible();
-  await see(page, { span: ['How long', 'Week'] });
-  await expect(heading(page, /^26 Oct – 1 Nov/)).toBeVisible();
-  await expect(bar(page, 'Freight quotes')).toHaveAttribute('aria-pressed', 'true');
-});
+test(
+  'an event selected in the month stays in sight in the week',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await see(page, { span: ['How long', 'Month'], form: 'Grid' });
+    await bar(page, 'Freight quotes', 'Month').first().click();
+    await expect(panel(page, 'Freight quotes')).toBeVisible();
+    await see(page, { span: ['How long', 'Week'] });
+    await expect(heading(page, /^26 Oct – 1 Nov/)).toBeVisible();
+    await expect(bar(page, 'Freight quotes')).toHaveAttribute('aria-pressed', 'true');
+  },
+);
 
 test('the year shades its days, and a press shows the events of one', async ({ page }) => {
   await openDemo(page);
@@ -251,30 +269,34 @@ test('the table is sorted, grouped with totals, and given other columns', async 
   await expect(table.getByRole('columnheader', { name: 'Availability' })).toBeVisible();
 });
 
-test('periods: one with a name, and a run that goes on and back', async ({ page }) => {
-  await openDemo(page);
-  const periods = async () => {
-    await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
-    await panel(page, 'How the sheet is seen')
-      .getByRole('button', { name: /a period$|Edit periods/ })
-      .click();
-    return panel(page, 'Periods');
-  };
-  const first = await periods();
-  await first.getByRole('button', { name: 'Make and show' }).click();
-  await expect(first.getByRole('alert')).toHaveText('Give it a name.');
-  await first.getByRole('textbox', { name: 'Name' }).fill('Refit season');
-  await first.getByRole('button', { name: 'Make and show' }).click();
-  await expect(heading(page, 'Refit season')).toBeVisible();
-  await expect(page.getByText(/^23 Nov – 20 Dec/)).toBeVisible();
-  await page.getByRole('button', { name: 'Period after' }).click();
-  await expect(message(page, 'There is no period after this one.')).toBeVisible();
+test(
+  'periods: one with a name, and a run that goes on and back',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    const periods = async () => {
+      await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
+      await panel(page, 'How the sheet is seen')
+        .getByRole('button', { name: /a period$|Edit periods/ })
+        .click();
+      return panel(page, 'Periods');
+    };
+    const first = await periods();
+    await first.getByRole('button', { name: 'Make and show' }).click();
+    await expect(first.getByRole('alert')).toHaveText('Give it a name.');
+    await first.getByRole('textbox', { name: 'Name' }).fill('Refit season');
+    await first.getByRole('button', { name: 'Make and show' }).click();
+    await expect(heading(page, 'Refit season')).toBeVisible();
+    await expect(page.getByText(/^23 Nov – 20 Dec/)).toBeVisible();
+    await page.getByRole('button', { name: 'Period after' }).click();
+    await expect(message(page, 'There is no period after this one.')).toBeVisible();
 
-  const second = await periods();
-  await second.getByRole('textbox', { name: 'Name' }).fill('Ledger period');
-  await second.getByRole('radio', { name: '13 times 4 weeks' }).click();
-  await second.getByRole('button', { name: 'Make and show' }).click();
-  await expect(heading(page, 'Ledger period 1 of 2026/27')).toBeVisible();
-  await page.getByRole('button', { name: 'Period before' }).click();
-  await expect(heading(page, 'Ledger period 13 of 2025/26')).toBeVisible();
-});
+    const second = await periods();
+    await second.getByRole('textbox', { name: 'Name' }).fill('Ledger period');
+    await second.getByRole('radio', { name: '13 times 4 weeks' }).click();
+    await second.getByRole('button', { name: 'Make and show' }).click();
+    await expect(heading(page, 'Ledger period 1 of 2026/27')).toBeVisible();
+    await page.getByRole('button', { name: 'Period before' }).click();
+    await expect(heading(page, 'Ledger period 13 of 2025/26')).toBeVisible();
+  },
+);

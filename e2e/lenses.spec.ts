@@ -24,48 +24,52 @@ async function saveLens(page: Page, name: string, isFixed = false): Promise<void
 const picker = (page: Page, label: string) =>
   page.getByRole('button', { name: `${label}: change how the sheet is seen` });
 
-test('the filter shows only what was asked for, says how much it hides, and is cleared', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await page.getByRole('button', { name: 'Filter', exact: true }).click();
-  const dialog = panel(page, 'Show only');
-  await dialog.getByRole('textbox', { name: 'Place', exact: true }).fill('bench');
-  await expect(dialog.getByRole('status')).toHaveText(/^[1-9]\d* hidden$/);
-  await dialog.getByRole('button', { name: 'Busy' }).click();
-  await dialog.getByRole('button', { name: 'Done' }).click();
-  await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
-  await expect(bar(page, 'Freight quotes')).toHaveCount(0);
-  const filter = page.getByRole('button', { name: /^Filter: 2 parts set, \d+ hidden$/ });
-  await expect(filter).toBeVisible();
-  // It is the window's: a reload keeps it.
-  await page.reload();
-  await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
-  await expect(bar(page, 'Freight quotes')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Clear the filter' }).click();
-  await expect(bar(page, 'Freight quotes')).toBeVisible();
-});
+test(
+  'the filter shows only what was asked for, says how much it hides, and is cleared',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('button', { name: 'Filter', exact: true }).click();
+    const dialog = panel(page, 'Show only');
+    await dialog.getByRole('textbox', { name: 'Place', exact: true }).fill('bench');
+    await expect(dialog.getByRole('status')).toHaveText(/^[1-9]\d* hidden$/);
+    await dialog.getByRole('button', { name: 'Busy' }).click();
+    await dialog.getByRole('button', { name: 'Done' }).click();
+    await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
+    await expect(bar(page, 'Freight quotes')).toHaveCount(0);
+    const filter = page.getByRole('button', { name: /^Filter: 2 parts set, \d+ hidden$/ });
+    await expect(filter).toBeVisible();
+    // It is the window's: a reload keeps it.
+    await page.reload();
+    await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
+    await expect(bar(page, 'Freight quotes')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Clear the filter' }).click();
+    await expect(bar(page, 'Freight quotes')).toBeVisible();
+  },
+);
 
-test('the filter holds in every form, and knows kinds, categories and the past', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await page.getByRole('button', { name: 'Filter', exact: true }).click();
-  const dialog = panel(page, 'Show only');
-  await dialog.getByRole('checkbox', { name: 'Hide what is past' }).check();
-  await dialog.getByRole('button', { name: 'Single' }).click();
-  await dialog.getByRole('button', { name: 'Done' }).click();
-  await expect(bar(page, 'Lamp 14 strip-down')).toHaveCount(0);
-  await expect(bar(page, 'Barometer calibration')).toBeVisible();
-  await expect(bar(page, 'Freight quotes')).toHaveCount(0);
-  await see(page, { form: 'Table' });
-  const table = page.getByRole('region', { name: 'Week' });
-  await expect(table.getByRole('button', { name: /^Barometer calibration/ })).toBeVisible();
-  await expect(table.getByRole('button', { name: /^Freight quotes/ })).toHaveCount(0);
-  await see(page, { form: 'Agenda' });
-  await expect(sheet(page).getByRole('button', { name: /^Barometer calibration/ })).toBeVisible();
-  await expect(sheet(page).getByRole('button', { name: /^Bench round/ })).toHaveCount(0);
-});
+test(
+  'the filter holds in every form, and knows kinds, categories and the past',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('button', { name: 'Filter', exact: true }).click();
+    const dialog = panel(page, 'Show only');
+    await dialog.getByRole('checkbox', { name: 'Hide what is past' }).check();
+    await dialog.getByRole('button', { name: 'Single' }).click();
+    await dialog.getByRole('button', { name: 'Done' }).click();
+    await expect(bar(page, 'Lamp 14 strip-down')).toHaveCount(0);
+    await expect(bar(page, 'Barometer calibration')).toBeVisible();
+    await expect(bar(page, 'Freight quotes')).toHaveCount(0);
+    await see(page, { form: 'Table' });
+    const table = page.getByRole('region', { name: 'Week' });
+    await expect(table.getByRole('button', { name: /^Barometer calibration/ })).toBeVisible();
+    await expect(table.getByRole('button', { name: /^Freight quotes/ })).toHaveCount(0);
+    await see(page, { form: 'Agenda' });
+    await expect(sheet(page).getByRole('button', { name: /^Barometer calibration/ })).toBeVisible();
+    await expect(sheet(page).getByRole('button', { name: /^Bench round/ })).toHaveCount(0);
+  },
+);
 
 test('rows and columns stand for calendars; past five, columns turn into rows', async ({
   page,
@@ -89,60 +93,62 @@ test('rows and columns stand for calendars; past five, columns turn into rows', 
   expect(pilot.x + pilot.width).toBeGreaterThan(head.x);
 });
 
-test('a lens keeps the sheet, has an address, and is updated, renamed, moved and removed', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await page.getByRole('switch', { name: 'Workshop' }).click();
-  await expect(bar(page, 'Bench round')).toHaveCount(0);
-  await see(page, { span: ['Days', '3'], form: 'Columns' });
-  await saveLens(page, 'Next three');
-  await expect(picker(page, 'Next three')).toBeVisible();
-  const address = page.url();
-  expect(address).toContain('lens=');
+test(
+  'a lens keeps the sheet, has an address, and is updated, renamed, moved and removed',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('switch', { name: 'Workshop' }).click();
+    await expect(bar(page, 'Bench round')).toHaveCount(0);
+    await see(page, { span: ['Days', '3'], form: 'Columns' });
+    await saveLens(page, 'Next three');
+    await expect(picker(page, 'Next three')).toBeVisible();
+    const address = page.url();
+    expect(address).toContain('lens=');
 
-  await see(page, { span: ['How long', 'Month'], form: 'Table' });
-  await expect(picker(page, 'Month · table')).toBeVisible();
-  await saveLens(page, 'November as a table', true);
-  await page.getByRole('button', { name: 'Month after' }).click();
-  await expect(heading(page, /^Dec/)).toBeVisible();
+    await see(page, { span: ['How long', 'Month'], form: 'Table' });
+    await expect(picker(page, 'Month · table')).toBeVisible();
+    await saveLens(page, 'November as a table', true);
+    await page.getByRole('button', { name: 'Month after' }).click();
+    await expect(heading(page, /^Dec/)).toBeVisible();
 
-  // Its key takes it up again, with its own calendars.
-  await page.keyboard.press('1');
-  await expect(picker(page, 'Next three')).toBeVisible();
-  await expect(heading(page, /^24 – 26 Nov/)).toBeVisible();
-  await expect(page.getByRole('switch', { name: 'Workshop' })).not.toBeChecked();
-  await page.keyboard.press('2');
-  await expect(heading(page, /^Nov(ember)? 2026$/)).toBeVisible();
+    // Its key takes it up again, with its own calendars.
+    await page.keyboard.press('1');
+    await expect(picker(page, 'Next three')).toBeVisible();
+    await expect(heading(page, /^24 – 26 Nov/)).toBeVisible();
+    await expect(page.getByRole('switch', { name: 'Workshop' })).not.toBeChecked();
+    await page.keyboard.press('2');
+    await expect(heading(page, /^Nov(ember)? 2026$/)).toBeVisible();
 
-  // Another window by the address holds the other lens.
-  const other = await page.context().newPage();
-  await other.goto(address);
-  await expect(picker(other, 'Next three')).toBeVisible({ timeout: 30_000 });
-  await expect(heading(page, /^Nov(ember)? 2026$/)).toBeVisible();
-  await other.close();
+    // Another window by the address holds the other lens.
+    const other = await page.context().newPage();
+    await other.goto(address);
+    await expect(picker(other, 'Next three')).toBeVisible({ timeout: 30_000 });
+    await expect(heading(page, /^Nov(ember)? 2026$/)).toBeVisible();
+    await other.close();
 
-  await see(page, { form: 'Agenda' });
-  await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
-  await page.getByRole('button', { name: 'Update November as a table' }).click();
-  await expect(picker(page, 'November as a table')).toBeVisible();
+    await see(page, { form: 'Agenda' });
+    await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
+    await page.getByRole('button', { name: 'Update November as a table' }).click();
+    await expect(picker(page, 'November as a table')).toBeVisible();
 
-  const dialog = await openLenses(page);
-  const list = dialog.getByRole('list', { name: 'Lenses' }).getByRole('listitem');
-  await dialog.getByRole('button', { name: 'November as a table: up' }).click();
-  await expect(list.first()).toContainText('November as a table');
-  await dialog.getByRole('button', { name: 'Rename November as a table' }).click();
-  await dialog.getByRole('textbox', { name: 'Name' }).fill('November');
-  await dialog.getByRole('button', { name: 'Keep' }).click();
-  await expect(list.first()).toContainText('November');
-  await dialog.getByRole('button', { name: 'Remove Next three' }).click();
-  await expect(list).toHaveCount(1);
-  await dialog.getByRole('button', { name: 'Close' }).click();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(message(page, /^Undone: Removed the lens Next three/)).toBeVisible();
-});
+    const dialog = await openLenses(page);
+    const list = dialog.getByRole('list', { name: 'Lenses' }).getByRole('listitem');
+    await dialog.getByRole('button', { name: 'November as a table: up' }).click();
+    await expect(list.first()).toContainText('November as a table');
+    await dialog.getByRole('button', { name: 'Rename November as a table' }).click();
+    await dialog.getByRole('textbox', { name: 'Name' }).fill('November');
+    await dialog.getByRole('button', { name: 'Keep' }).click();
+    await expect(list.first()).toContainText('November');
+    await dialog.getByRole('button', { name: 'Remove Next three' }).click();
+    await expect(list).toHaveCount(1);
+    await dialog.getByRole('button', { name: 'Close' }).click();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(message(page, /^Undone: Removed the lens Next three/)).toBeVisible();
+  },
+);
 
-test('a new window opens with the lens that was put first', async ({ page }) => {
+test('a new window opens with the lens that was put first', { tag: '@phone' }, async ({ page }) => {
   await openDemo(page);
   await see(page, { span: ['How long', 'Month'], form: 'Grid' });
   await saveLens(page, 'The month');
@@ -156,38 +162,42 @@ test('a new window opens with the lens that was put first', async ({ page }) => 
   await expect(picker(other, 'The month')).toBeVisible({ timeout: 30_000 });
 });
 
-test('the work of one date is changed from its icon, and shades the sheet', async ({ page }) => {
-  await openDemo(page);
-  await page.getByRole('button', { name: /^Work on Wed,? 25 Nov: home\. Change$/ }).click();
-  const work = panel(page, /^Work on Wednesday,? 25 November$/);
-  await work.getByRole('radio', { name: 'Other hours or place' }).click();
-  await work.getByRole('textbox', { name: 'Where' }).fill('office');
-  await work.getByRole('textbox', { name: 'From' }).fill('10:00');
-  await work.getByRole('textbox', { name: 'From' }).press('Tab');
-  await work.getByRole('button', { name: 'Keep' }).click();
-  const icon = page.getByRole('button', { name: /^Work on Wed,? 25 Nov: office, changed/ });
-  await expect(icon).toBeVisible();
-  await expect(
-    sheet(page).getByRole('button', { name: /^Wednesday,? 25 November .* office\. Add$/ }),
-  ).toBeVisible();
-  // The pattern of the weekday stays.
-  await goTo(page, 'Settings');
-  const wednesday = page.getByRole('group', { name: 'Wednesday' });
-  await expect(wednesday.getByRole('textbox', { name: 'Where' })).toHaveValue('home');
-  await page.getByRole('link', { name: 'Plan' }).click();
-  await see(page, { form: 'Agenda' });
-  await sheet(page)
-    .getByRole('button', { name: /^Work on Wednesday,? 25 November: office/ })
-    .click();
-  await work.getByRole('radio', { name: 'As usual' }).click();
-  await work.getByRole('button', { name: 'Keep' }).click();
-  await see(page, { form: 'Rows' });
-  await expect(
-    page.getByRole('button', { name: /^Work on Wed,? 25 Nov: home\. Change$/ }),
-  ).toBeVisible();
-});
+test(
+  'the work of one date is changed from its icon, and shades the sheet',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('button', { name: /^Work on Wed,? 25 Nov: home\. Change$/ }).click();
+    const work = panel(page, /^Work on Wednesday,? 25 November$/);
+    await work.getByRole('radio', { name: 'Other hours or place' }).click();
+    await work.getByRole('textbox', { name: 'Where' }).fill('office');
+    await work.getByRole('textbox', { name: 'From' }).fill('10:00');
+    await work.getByRole('textbox', { name: 'From' }).press('Tab');
+    await work.getByRole('button', { name: 'Keep' }).click();
+    const icon = page.getByRole('button', { name: /^Work on Wed,? 25 Nov: office, changed/ });
+    await expect(icon).toBeVisible();
+    await expect(
+      sheet(page).getByRole('button', { name: /^Wednesday,? 25 November .* office\. Add$/ }),
+    ).toBeVisible();
+    // The pattern of the weekday stays.
+    await goTo(page, 'Settings');
+    const wednesday = page.getByRole('group', { name: 'Wednesday' });
+    await expect(wednesday.getByRole('textbox', { name: 'Where' })).toHaveValue('home');
+    await page.getByRole('link', { name: 'Plan' }).click();
+    await see(page, { form: 'Agenda' });
+    await sheet(page)
+      .getByRole('button', { name: /^Work on Wednesday,? 25 November: office/ })
+      .click();
+    await work.getByRole('radio', { name: 'As usual' }).click();
+    await work.getByRole('button', { name: 'Keep' }).click();
+    await see(page, { form: 'Rows' });
+    await expect(
+      page.getByRole('button', { name: /^Work on Wed,? 25 Nov: home\. Change$/ }),
+    ).toBeVisible();
+  },
+);
 
-test('a weekday of the working week is turned on and off', async ({ page }) => {
+test('a weekday of the working week is turned on and off', { tag: '@phone' }, async ({ page }) => {
   await openDemo(page);
   await goTo(page, 'Settings');
   const saturday = page.getByRole('group', { name: 'Saturday' });
@@ -198,7 +208,7 @@ test('a weekday of the working week is turned on and off', async ({ page }) => {
   await expect(heading(page, /^23 – 28 Nov/)).toBeVisible();
 });
 
-test('a date is typed, and the months mark what is shown', async ({ page }) => {
+test('a date is typed, and the months mark what is shown', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   const open = async () => {
     await page.getByRole('button', { name: /choose a date$/ }).click();
@@ -218,29 +228,33 @@ test('a date is typed, and the months mark what is shown', async ({ page }) => {
   await expect(heading(page, /^14 – 20 Dec/)).toBeVisible();
 });
 
-test('back and forward of the browser go through where the sheet stood', async ({ page }) => {
-  await openDemo(page);
-  await page.getByRole('button', { name: 'Week after' }).click();
-  await expect(heading(page, /^30 Nov – 6 Dec/)).toBeVisible();
-  await page.clock.runFor(1000);
-  await see(page, { span: ['How long', 'Month'] });
-  await expect(heading(page, /^(Nov|Dec)(ember)? 2026$/)).toBeVisible();
-  await page.goBack();
-  await expect(heading(page, /^30 Nov – 6 Dec/)).toBeVisible();
-  await expect(bar(page, 'Lamp 14 reassembly')).toBeVisible();
-  await page.goBack();
-  await expect(heading(page, /^23 – 29 Nov/)).toBeVisible();
-  await page.goForward();
-  await page.goForward();
-  await expect(heading(page, /^(Nov|Dec)(ember)? 2026$/)).toBeVisible();
-  // Another screen is an entry of its own.
-  await page.getByRole('link', { name: 'Today' }).click();
-  await expect(page.getByText('Upcoming')).toBeVisible();
-  await page.goBack();
-  await expect(heading(page, /^(Nov|Dec)(ember)? 2026$/)).toBeVisible();
-});
+test(
+  'back and forward of the browser go through where the sheet stood',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('button', { name: 'Week after' }).click();
+    await expect(heading(page, /^30 Nov – 6 Dec/)).toBeVisible();
+    await page.clock.runFor(1000);
+    await see(page, { span: ['How long', 'Month'] });
+    await expect(heading(page, /^(Nov|Dec)(ember)? 2026$/)).toBeVisible();
+    await page.goBack();
+    await expect(heading(page, /^30 Nov – 6 Dec/)).toBeVisible();
+    await expect(bar(page, 'Lamp 14 reassembly')).toBeVisible();
+    await page.goBack();
+    await expect(heading(page, /^23 – 29 Nov/)).toBeVisible();
+    await page.goForward();
+    await page.goForward();
+    await expect(heading(page, /^(Nov|Dec)(ember)? 2026$/)).toBeVisible();
+    // Another screen is an entry of its own.
+    await page.getByRole('link', { name: 'Today' }).click();
+    await expect(page.getByText('Upcoming')).toBeVisible();
+    await page.goBack();
+    await expect(heading(page, /^(Nov|Dec)(ember)? 2026$/)).toBeVisible();
+  },
+);
 
-test('the hours of what is shown agree with the table', async ({ page }) => {
+test('the hours of what is shown agree with the table', { tag: '@phone' }, async ({ page }) => {
   await openDemo(page);
   await see(page, { span: ['How long', 'Month'], form: 'Table' });
   const totals = page.getByRole('status').filter({ hasText: /^\d+ events · [\d.]+ h$/ });
@@ -256,24 +270,28 @@ test('the hours of what is shown agree with the table', async ({ page }) => {
   await expect(load.getByText(`${hours} in events`)).toBeVisible();
 });
 
-test('keys change the form and the time, and are looked up by “?”', async ({ page }) => {
-  await openDemo(page);
-  await page.keyboard.press('c');
-  await expect(picker(page, 'Week · columns')).toBeVisible();
-  await page.keyboard.press('PageDown');
-  await expect(heading(page, /^30 Nov – 6 Dec/)).toBeVisible();
-  await page.keyboard.press('Home');
-  await expect(heading(page, /^23 – 29 Nov/)).toBeVisible();
-  await page.keyboard.press('u');
-  await expect(message(page, 'Year: for a year.')).toBeVisible();
-  await page.keyboard.press('4');
-  await expect(message(page, 'There is no lens 4 yet.')).toBeVisible();
-  await page.keyboard.press('?');
-  const keys = panel(page, 'Keys');
-  await keys.getByRole('textbox').fill('stretch');
-  await expect(keys.getByRole('listitem')).toHaveCount(1);
-  await expect(keys.getByRole('listitem')).toContainText('Alt + Shift + arrows');
-  // Letters typed into a text are letters.
-  await keys.getByRole('textbox').fill('rows');
-  await expect(picker(page, 'Week · columns')).toBeAttached();
-});
+test(
+  'keys change the form and the time, and are looked up by “?”',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.keyboard.press('c');
+    await expect(picker(page, 'Week · columns')).toBeVisible();
+    await page.keyboard.press('PageDown');
+    await expect(heading(page, /^30 Nov – 6 Dec/)).toBeVisible();
+    await page.keyboard.press('Home');
+    await expect(heading(page, /^23 – 29 Nov/)).toBeVisible();
+    await page.keyboard.press('u');
+    await expect(message(page, 'Year: for a year.')).toBeVisible();
+    await page.keyboard.press('4');
+    await expect(message(page, 'There is no lens 4 yet.')).toBeVisible();
+    await page.keyboard.press('?');
+    const keys = panel(page, 'Keys');
+    await keys.getByRole('textbox').fill('stretch');
+    await expect(keys.getByRole('listitem')).toHaveCount(1);
+    await expect(keys.getByRole('listitem')).toContainText('Alt + Shift + arrows');
+    // Letters typed into a text are letters.
+    await keys.getByRole('textbox').fill('rows');
+    await expect(picker(page, 'Week · columns')).toBeAttached();
+  },
+);

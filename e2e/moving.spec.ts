@@ -122,14 +122,18 @@ test('a whole day is moved by days', async ({ page, isPhone }) => {
   await expect(bars.first()).toHaveAccessibleName(/Wed,? 25 Nov – Thu,? 26 Nov, Leave, away/);
 });
 
-test('a finger that moves at once scrolls and moves nothing', async ({ page, isPhone }) => {
-  test.skip(!isPhone, 'Touch only.');
-  await openDemo(page);
-  const from = await middleOf(page, 'Lens grinding slot');
-  await touchDrag(page, [from, { x: from.x + 3, y: from.y - 150 }], 0);
-  await expect(bar(page, 'Lens grinding slot')).toHaveAccessibleName(/14:00 – 17:00/);
-  await expect(page.getByText(/^Moved/)).toHaveCount(0);
-});
+test(
+  'a finger that moves at once scrolls and moves nothing',
+  { tag: '@phone' },
+  async ({ page, isPhone }) => {
+    test.skip(!isPhone, 'Touch only.');
+    await openDemo(page);
+    const from = await middleOf(page, 'Lens grinding slot');
+    await touchDrag(page, [from, { x: from.x + 3, y: from.y - 150 }], 0);
+    await expect(bar(page, 'Lens grinding slot')).toHaveAccessibleName(/14:00 – 17:00/);
+    await expect(page.getByText(/^Moved/)).toHaveCount(0);
+  },
+);
 
 test.describe('by keyboard', () => {
   test('arrows go from event to event', async ({ page }) => {

@@ -23,38 +23,42 @@ async function ownServer(port: number): Promise<ChildProcess> {
   return server;
 }
 
-test('the app says how it is installed, and opens with its server stopped', async ({
-  page,
-  isPhone,
-}) => {
-  const port = isPhone ? PORTS.phone : PORTS.wide;
-  const server = await ownServer(port);
-  const stopped = once(server, 'exit');
-  try {
-    await page.goto('/');
-    await expect(page.getByRole('button', { name: /^Lamp 14 strip-down, / })).toBeVisible({
-      timeout: 30_000,
-    });
-    const manifest = await page.evaluate(async () => {
-      const link = document.querySelector<HTMLLinkElement>('link[rel=manifest]')!;
-      return (await fetch(link.href)).json() as Promise<{ name: string; icons: { src: string }[] }>;
-    });
-    expect(manifest.name).toBe('Orderly Week');
-    for (const { src } of manifest.icons) {
-      const icon = await page.request.get(src);
-      expect(icon.headers()['content-type']).toMatch(/^image\//);
+test(
+  'the app says how it is installed, and opens with its server stopped',
+  { tag: '@wide' },
+  async ({ page, isPhone }) => {
+    const port = isPhone ? PORTS.phone : PORTS.wide;
+    const server = await ownServer(port);
+    const stopped = once(server, 'exit');
+    try {
+      await page.goto('/');
+      await expect(page.getByRole('button', { name: /^Lamp 14 strip-down, / })).toBeVisible({
+        timeout: 30_000,
+      });
+      const manifest = await page.evaluate(async () => {
+        const link = document.querySelector<HTMLLinkElement>('link[rel=manifest]')!;
+        return (await fetch(link.href)).json() as Promise<{
+          name: string;
+          icons: { src: string }[];
+        }>;
+      });
+      expect(manifest.name).toBe('Orderly Week');
+      for (const { src } of manifest.icons) {
+        const icon = await page.request.get(src);
+        expect(icon.headers()['content-type']).toMatch(/^image\//);
+      }
+      await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+      await expect
+        .poll(() => page.evaluate(() => navigator.serviceWorker.controller?.state))
+        .toBe('activated');
+      await jot(page, 'Varnish test Thu 15:30');
+    } finally {
+      server.kill();
+      await stopped;
     }
-    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-    await expect
-      .poll(() => page.evaluate(() => navigator.serviceWorker.controller?.state))
-      .toBe('activated');
-    await jot(page, 'Varnish test Thu 15:30');
-  } finally {
-    server.kill();
-    await stopped;
-  }
-  await page.reload();
-  await expect(page.getByRole('button', { name: /^Varnish test, / })).toBeVisible();
-  await page.goto('/today');
-  await expect(page.getByText(/^Next: Quarter ledger review/)).toBeVisible();
-});
+    await page.reload();
+    await expect(page.getByRole('button', { name: /^Varnish test, / })).toBeVisible();
+    await page.goto('/today');
+    await expect(page.getByText(/^Next: Quarter ledger review/)).toBeVisible();
+  },
+);

@@ -42,27 +42,31 @@ test('the whole page fits: nothing scrolls sideways', async ({ page }) => {
   expect(overflow).toBeLessThanOrEqual(0);
 });
 
-test('weeks are turned by buttons, Today, the ruler and a date', async ({ page }) => {
-  await openDemo(page);
-  await page.getByRole('button', { name: 'Week after' }).click();
-  await expect(page.getByRole('heading', { name: '30 Nov – 6 Dec' })).toBeVisible();
-  await expect(bar(page, 'Lamp 14 reassembly')).toBeVisible();
-  await page.getByRole('button', { name: 'Week before' }).click();
-  await page.getByRole('button', { name: 'Week before' }).click();
-  await expect(page.getByRole('heading', { name: /^16 – 22 Nov/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Today' }).click();
-  await expect(page.getByRole('heading', { name: /^23 – 29 Nov/ })).toBeVisible();
+test(
+  'weeks are turned by buttons, Today, the ruler and a date',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('button', { name: 'Week after' }).click();
+    await expect(page.getByRole('heading', { name: '30 Nov – 6 Dec' })).toBeVisible();
+    await expect(bar(page, 'Lamp 14 reassembly')).toBeVisible();
+    await page.getByRole('button', { name: 'Week before' }).click();
+    await page.getByRole('button', { name: 'Week before' }).click();
+    await expect(page.getByRole('heading', { name: /^16 – 22 Nov/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Today' }).click();
+    await expect(page.getByRole('heading', { name: /^23 – 29 Nov/ })).toBeVisible();
 
-  const ruler = page.getByRole('slider', { name: 'Weeks' });
-  await expect(ruler).toHaveAttribute('aria-valuetext', /^Week 48, [\d.]+ h booked$/);
-  await ruler.focus();
-  await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('heading', { name: '30 Nov – 6 Dec' })).toBeVisible();
+    const ruler = page.getByRole('slider', { name: 'Weeks' });
+    await expect(ruler).toHaveAttribute('aria-valuetext', /^Week 48, [\d.]+ h booked$/);
+    await ruler.focus();
+    await page.keyboard.press('ArrowRight');
+    await expect(page.getByRole('heading', { name: '30 Nov – 6 Dec' })).toBeVisible();
 
-  await page.getByRole('button', { name: /choose a date/ }).click();
-  await pickDay(page, '14 November 2026');
-  await expect(page.getByRole('heading', { name: /^9 – 15 Nov/ })).toBeVisible();
-});
+    await page.getByRole('button', { name: /choose a date/ }).click();
+    await pickDay(page, '14 November 2026');
+    await expect(page.getByRole('heading', { name: /^9 – 15 Nov/ })).toBeVisible();
+  },
+);
 
 test('the week that was shown is still shown after a reload', async ({ page }) => {
   await openDemo(page);
@@ -72,7 +76,7 @@ test('the week that was shown is still shown after a reload', async ({ page }) =
   await expect(bar(page, 'Lamp 14 reassembly')).toBeVisible();
 });
 
-test('a swipe turns the week, a scroll does not', async ({ page, isPhone }) => {
+test('a swipe turns the week, a scroll does not', { tag: '@phone' }, async ({ page, isPhone }) => {
   test.skip(!isPhone, 'Swipes are made by fingers.');
   await openDemo(page);
   const spot = await spotOf(page, /^Saturday,? 28/, 15);
@@ -92,15 +96,19 @@ test('a calendar is hidden and shown by its chip, and Undo knows it', async ({ p
   await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
 });
 
-test('events outside the shown hours are counted, and a press shows them', async ({ page }) => {
-  await openDemo(page);
-  await sheet(page)
-    .getByRole('button', { name: /^1 later event on Fri/ })
-    .click();
-  await expect(bar(page, 'Night watch rota').first()).toBeVisible();
-  await page.getByRole('button', { name: 'Back to the usual hours' }).click();
-  await expect(bar(page, 'Night watch rota')).toHaveCount(0);
-});
+test(
+  'events outside the shown hours are counted, and a press shows them',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await sheet(page)
+      .getByRole('button', { name: /^1 later event on Fri/ })
+      .click();
+    await expect(bar(page, 'Night watch rota').first()).toBeVisible();
+    await page.getByRole('button', { name: 'Back to the usual hours' }).click();
+    await expect(bar(page, 'Night watch rota')).toHaveCount(0);
+  },
+);
 
 test('details tell everything, and close by Escape with the focus back on the bar', async ({
   page,
@@ -117,7 +125,7 @@ test('details tell everything, and close by Escape with the focus back on the ba
   await expect(bar(page, 'Osaka call: lens order')).toBeFocused();
 });
 
-test('a followed calendar can be looked at, not changed', async ({ page }) => {
+test('a followed calendar can be looked at, not changed', { tag: '@phone' }, async ({ page }) => {
   await openDemo(page);
   await bar(page, 'Quay closed').click();
   const details = panel(page, 'Quay closed');
@@ -138,7 +146,7 @@ test('what a wide margin says: the next event and the clashes', async ({ page, i
   await expect(panel(page, 'Quarter ledger review')).toBeVisible();
 });
 
-test('an address that leads nowhere says so', async ({ page }) => {
+test('an address that leads nowhere says so', { tag: '@wide' }, async ({ page }) => {
   await page.goto('/nowhere');
   await expect(message(page, 'This address leads nowhere in the app.')).toBeVisible();
   await page.getByRole('button', { name: 'Go to the plan' }).click();

@@ -14,140 +14,146 @@ async function rename(page: Page, from: string, field: string, to: string) {
   await page.getByRole('button', { name: 'Keep' }).click();
 }
 
-test('two windows show each other’s changes, and edits of different fields both hold', async ({
-  page,
-  context,
-}) => {
-  await openDemo(page);
-  const other = await context.newPage();
-  await openDemo(other);
-  await jot(page, 'Crane permit Saturday 9:00');
-  await expect(bar(other, 'Crane permit')).toBeVisible({ timeout: 1000 });
+test(
+  'two windows show each other’s changes, and edits of different fields both hold',
+  { tag: '@wide' },
+  async ({ page, context }) => {
+    await openDemo(page);
+    const other = await context.newPage();
+    await openDemo(other);
+    await jot(page, 'Crane permit Saturday 9:00');
+    await expect(bar(other, 'Crane permit')).toBeVisible({ timeout: 1000 });
 
-  // The second window opens the editor before the first one keeps: what it shows is old by then.
-  await bar(other, 'Supplier terms').click();
-  await other.getByRole('button', { name: 'Edit' }).click();
-  await rename(page, 'Supplier terms', 'Title', 'Brass terms');
-  await expect(bar(page, 'Brass terms')).toBeVisible();
-  await panel(other, /^Edit/).getByRole('textbox', { name: 'Place' }).fill('Small office');
-  await other.getByRole('button', { name: 'Keep' }).click();
-  await bar(page, 'Brass terms').click();
-  await expect(panel(page, 'Brass terms').getByText('Small office')).toBeVisible();
-});
+    // The second window opens the editor before the first one keeps: what it shows is old by then.
+    await bar(other, 'Supplier terms').click();
+    await other.getByRole('button', { name: 'Edit' }).click();
+    await rename(page, 'Supplier terms', 'Title', 'Brass terms');
+    await expect(bar(page, 'Brass terms')).toBeVisible();
+    await panel(other, /^Edit/).getByRole('textbox', { name: 'Place' }).fill('Small office');
+    await other.getByRole('button', { name: 'Keep' }).click();
+    await bar(page, 'Brass terms').click();
+    await expect(panel(page, 'Brass terms').getByText('Small office')).toBeVisible();
+  },
+);
 
-test('own data and the demo are apart, and the demo starts afresh by one press', async ({
-  page,
-  context,
-}) => {
-  await openDemo(page);
-  await jot(page, 'Only in the demo Saturday 9:00');
-  await expect(bar(page, 'Only in the demo')).toBeVisible();
-  await openOwn(page);
-  await expect(bar(page, 'Only in the demo')).toHaveCount(0);
-  await jot(page, 'Only mine Saturday 9:00');
-  await expect(bar(page, 'Only mine')).toBeVisible();
+test(
+  'own data and the demo are apart, and the demo starts afresh by one press',
+  { tag: '@wide' },
+  async ({ page, context }) => {
+    await openDemo(page);
+    await jot(page, 'Only in the demo Saturday 9:00');
+    await expect(bar(page, 'Only in the demo')).toBeVisible();
+    await openOwn(page);
+    await expect(bar(page, 'Only in the demo')).toHaveCount(0);
+    await jot(page, 'Only mine Saturday 9:00');
+    await expect(bar(page, 'Only mine')).toBeVisible();
 
-  await goTo(page, 'Settings');
-  await page.getByRole('button', { name: 'Open the demo' }).click();
-  await expect(bar(page, 'Only in the demo')).toBeVisible();
-  await goTo(page, 'Settings');
-  const other = await context.newPage();
-  await openDemo(other);
-  await expect(bar(other, 'Only in the demo')).toBeVisible();
-  await page.getByRole('button', { name: 'Start the demo afresh' }).click();
-  await expect(bar(other, 'Only in the demo')).toHaveCount(0);
-  await expect(bar(other, 'Lamp 14 strip-down')).toBeVisible();
-  await page.getByRole('link', { name: 'Plan' }).click();
-  await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
-  await expect(bar(page, 'Only in the demo')).toHaveCount(0);
+    await goTo(page, 'Settings');
+    await page.getByRole('button', { name: 'Open the demo' }).click();
+    await expect(bar(page, 'Only in the demo')).toBeVisible();
+    await goTo(page, 'Settings');
+    const other = await context.newPage();
+    await openDemo(other);
+    await expect(bar(other, 'Only in the demo')).toBeVisible();
+    await page.getByRole('button', { name: 'Start the demo afresh' }).click();
+    await expect(bar(other, 'Only in the demo')).toHaveCount(0);
+    await expect(bar(other, 'Lamp 14 strip-down')).toBeVisible();
+    await page.getByRole('link', { name: 'Plan' }).click();
+    await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
+    await expect(bar(page, 'Only in the demo')).toHaveCount(0);
 
-  await openOwn(page);
-  await expect(bar(page, 'Only mine')).toBeVisible();
-});
+    await openOwn(page);
+    await expect(bar(page, 'Only mine')).toBeVisible();
+  },
+);
 
-test('a damaged record is set aside and named while the rest loads', async ({ page }) => {
-  await openDemo(page);
-  await page.evaluate(async () => {
-    const [name] = (await indexedDB.databases())
-      .map((db) => db.name!)
-      .filter((n) => n.includes('demo'));
-    const db = await new Promise<IDBDatabase>((resolve) => {
-      const request = indexedDB.open(name!);
-      request.onsuccess = () => resolve(request.result);
+test(
+  'a damaged record is set aside and named while the rest loads',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.evaluate(async () => {
+      const [name] = (await indexedDB.databases())
+        .map((db) => db.name!)
+        .filter((n) => n.includes('demo'));
+      const db = await new Promise<IDBDatabase>((resolve) => {
+        const request = indexedDB.open(name!);
+        request.onsuccess = () => resolve(request.result);
+      });
+      const store = db.objectStoreNames[0]!;
+      const transaction = db.transaction(store, 'readwrite');
+      const shelf = transaction.objectStore(store);
+      const keys = await new Promise<IDBValidKey[]>((resolve) => {
+        const request = shelf.getAllKeys();
+        request.onsuccess = () => resolve(request.result);
+      });
+      const key = keys.find((k) => String(k).includes('event/single-6'))!;
+      const old = await new Promise<unknown>((resolve) => {
+        const request = shelf.get(key);
+        request.onsuccess = () => resolve(request.result);
+      });
+      const broken = '{"version":1,"data":{"id":';
+      const value = typeof old === 'string' ? broken : { ...(old as object), value: broken };
+      if (shelf.keyPath) shelf.put(value);
+      else shelf.put(value, key);
+      await new Promise((resolve) => (transaction.oncomplete = resolve));
+      db.close();
     });
-    const store = db.objectStoreNames[0]!;
-    const transaction = db.transaction(store, 'readwrite');
-    const shelf = transaction.objectStore(store);
-    const keys = await new Promise<IDBValidKey[]>((resolve) => {
-      const request = shelf.getAllKeys();
-      request.onsuccess = () => resolve(request.result);
+    await page.reload();
+    await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
+    await goTo(page, 'Settings');
+    await expect(page.getByRole('heading', { name: '1 record set aside' })).toBeVisible();
+    await expect(page.getByText('event/single-6: the text is damaged')).toBeVisible();
+    const waiting = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Export them' }).click();
+    expect((await waiting).suggestedFilename()).toBe('Orderly Week set aside.json');
+  },
+);
+
+test(
+  'when the browser can’t store, that is told, and what was done stays on the page',
+  { tag: '@wide' },
+  async ({ page, context, problems }) => {
+    await openDemo(page);
+    // The worker's own storage fails from here on, as it does when the disk is full.
+    const [worker] = page.workers();
+    await worker!.evaluate(() => {
+      const original = IDBDatabase.prototype.transaction;
+      Object.assign(globalThis, { originalTransaction: original });
+      IDBDatabase.prototype.transaction = function (stores, mode, options) {
+        if (mode === 'readwrite')
+          throw new DOMException(
+            'The current transaction exceeded its quota limitations.',
+            'QuotaExceededError',
+          );
+        return original.call(this, stores, mode, options);
+      };
     });
-    const key = keys.find((k) => String(k).includes('event/single-6'))!;
-    const old = await new Promise<unknown>((resolve) => {
-      const request = shelf.get(key);
-      request.onsuccess = () => resolve(request.result);
+    await jot(page, 'Unsaved call Saturday 9:00');
+    await expect(bar(page, 'Unsaved call')).toBeVisible();
+    const notice = page.getByRole('alert');
+    await expect(notice).toContainText('storage for this page is full');
+    await expect(notice).toContainText('1 change kept on this page only');
+    const waiting = page.waitForEvent('download');
+    await notice.getByRole('button', { name: 'Export all' }).click();
+    expect((await waiting).suggestedFilename()).toBe('Orderly Week.ics');
+
+    await worker!.evaluate(() => {
+      const { originalTransaction } = globalThis as unknown as {
+        originalTransaction: typeof IDBDatabase.prototype.transaction;
+      };
+      IDBDatabase.prototype.transaction = originalTransaction;
     });
-    const broken = '{"version":1,"data":{"id":';
-    const value = typeof old === 'string' ? broken : { ...(old as object), value: broken };
-    if (shelf.keyPath) shelf.put(value);
-    else shelf.put(value, key);
-    await new Promise((resolve) => (transaction.oncomplete = resolve));
-    db.close();
-  });
-  await page.reload();
-  await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
-  await goTo(page, 'Settings');
-  await expect(page.getByRole('heading', { name: '1 record set aside' })).toBeVisible();
-  await expect(page.getByText('event/single-6: the text is damaged')).toBeVisible();
-  const waiting = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export them' }).click();
-  expect((await waiting).suggestedFilename()).toBe('Orderly Week set aside.json');
-});
+    await notice.getByRole('button', { name: 'Try again' }).click();
+    await expect(notice).toHaveCount(0);
+    const other = await context.newPage();
+    await openDemo(other);
+    await expect(bar(other, 'Unsaved call')).toBeVisible();
+    expect(problems).toEqual([]);
+  },
+);
 
-test('when the browser can’t store, that is told, and what was done stays on the page', async ({
-  page,
-  context,
-  problems,
-}) => {
-  await openDemo(page);
-  // The worker's own storage fails from here on, as it does when the disk is full.
-  const [worker] = page.workers();
-  await worker!.evaluate(() => {
-    const original = IDBDatabase.prototype.transaction;
-    Object.assign(globalThis, { originalTransaction: original });
-    IDBDatabase.prototype.transaction = function (stores, mode, options) {
-      if (mode === 'readwrite')
-        throw new DOMException(
-          'The current transaction exceeded its quota limitations.',
-          'QuotaExceededError',
-        );
-      return original.call(this, stores, mode, options);
-    };
-  });
-  await jot(page, 'Unsaved call Saturday 9:00');
-  await expect(bar(page, 'Unsaved call')).toBeVisible();
-  const notice = page.getByRole('alert');
-  await expect(notice).toContainText('storage for this page is full');
-  await expect(notice).toContainText('1 change kept on this page only');
-  const waiting = page.waitForEvent('download');
-  await notice.getByRole('button', { name: 'Export all' }).click();
-  expect((await waiting).suggestedFilename()).toBe('Orderly Week.ics');
-
-  await worker!.evaluate(() => {
-    const { originalTransaction } = globalThis as unknown as {
-      originalTransaction: typeof IDBDatabase.prototype.transaction;
-    };
-    IDBDatabase.prototype.transaction = originalTransaction;
-  });
-  await notice.getByRole('button', { name: 'Try again' }).click();
-  await expect(notice).toHaveCount(0);
-  const other = await context.newPage();
-  await openDemo(other);
-  await expect(bar(other, 'Unsaved call')).toBeVisible();
-  expect(problems).toEqual([]);
-});
-
-test('settings change what is shown at once, and stay', async ({ page }) => {
+test('settings change what is shown at once, and stay', { tag: '@wide' }, async ({ page }) => {
   await openOwn(page);
   await goTo(page, 'Settings');
   await page.getByRole('radio', { name: '12 hours' }).click();

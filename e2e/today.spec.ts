@@ -18,25 +18,29 @@ test('today tells what is now and next, what is clear, and takes a line', async 
   await expect(page.getByText('1 h 5 min of today’s working hours are clear.')).toBeVisible();
 });
 
-test('what is upcoming reaches as far as one looks, on and back', async ({ page }) => {
-  await openDemo(page);
-  await page.getByRole('link', { name: 'Today' }).click();
-  const day = (name: RegExp) => page.getByRole('group', { name });
-  await expect(day(/^Tuesday,? 1 December$/)).toBeVisible();
-  await expect(day(/^Wednesday,? 2 December$/)).toHaveCount(0);
-  await page.getByRole('button', { name: 'Days on: more' }).click();
-  await expect(day(/^Wednesday,? 2 December$/)).toBeVisible();
-  await page.getByRole('textbox', { name: 'Days back' }).fill('1');
-  await page.getByRole('textbox', { name: 'Days back' }).press('Enter');
-  await expect(day(/^Monday,? 23 November$/)).toBeVisible();
-  // An event of another week is opened where it lies.
-  await day(/^Wednesday,? 2 December$/)
-    .getByRole('button')
-    .first()
-    .click();
-  await expect(page.getByRole('heading', { level: 1, name: /^30 Nov – 6 Dec/ })).toBeVisible();
-  await expect(page.getByRole('dialog')).toBeVisible();
-});
+test(
+  'what is upcoming reaches as far as one looks, on and back',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('link', { name: 'Today' }).click();
+    const day = (name: RegExp) => page.getByRole('group', { name });
+    await expect(day(/^Tuesday,? 1 December$/)).toBeVisible();
+    await expect(day(/^Wednesday,? 2 December$/)).toHaveCount(0);
+    await page.getByRole('button', { name: 'Days on: more' }).click();
+    await expect(day(/^Wednesday,? 2 December$/)).toBeVisible();
+    await page.getByRole('textbox', { name: 'Days back' }).fill('1');
+    await page.getByRole('textbox', { name: 'Days back' }).press('Enter');
+    await expect(day(/^Monday,? 23 November$/)).toBeVisible();
+    // An event of another week is opened where it lies.
+    await day(/^Wednesday,? 2 December$/)
+      .getByRole('button')
+      .first()
+      .click();
+    await expect(page.getByRole('heading', { level: 1, name: /^30 Nov – 6 Dec/ })).toBeVisible();
+    await expect(page.getByRole('dialog')).toBeVisible();
+  },
+);
 
 test('the small window holds a day, goes to others, and adds to it', async ({ page }) => {
   await openDemo(page);

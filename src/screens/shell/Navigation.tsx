@@ -1,4 +1,4 @@
-import { usePathname, useRouter } from 'expo-router';
+import { Link, usePathname, useRouter } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { useEngine } from '@/data/engineContext';
@@ -21,7 +21,6 @@ const PARENTS: Record<string, string> = { '/removed': '/tidy', '/settings': '/to
 
 function PlaceLink({ place, isRail }: { place: Place; isRail: boolean }) {
   const palette = usePalette();
-  const router = useRouter();
   const pathname = usePathname();
   // A phone's bar leads to these by way of others.
   const isHere =
@@ -30,20 +29,20 @@ function PlaceLink({ place, isRail }: { place: Place; isRail: boolean }) {
     (!isRail && PARENTS[pathname] === place.path);
   const colour = isHere ? palette.accent : palette.dim;
   return (
-    <Pressable
-      role="link"
+    <Link
+      href={place.path}
       aria-current={isHere ? 'page' : undefined}
-      onPress={() => router.navigate(place.path)}
-      style={[
+      style={StyleSheet.flatten([
+        styles.place,
         isRail ? styles.railItem : styles.barItem,
         isHere && isRail && { backgroundColor: palette.accentWash },
-      ]}
+      ])}
     >
       <Icon name={place.icon} size={24} color={colour} />
       <Text variant="labelSmall" style={{ color: colour, fontWeight: isHere ? '600' : '500' }}>
         {place.name}
       </Text>
-    </Pressable>
+    </Link>
   );
 }
 
@@ -100,6 +99,8 @@ export function Navigation({ isRail }: { isRail: boolean }) {
 
 const styles = StyleSheet.create({
   bar: { flexDirection: 'row', alignItems: 'center', height: 60, borderTopWidth: 1 },
+  // A link is a line of text until it is told otherwise.
+  place: { display: 'flex', flexDirection: 'column' },
   barItem: { flex: 1, height: 56, alignItems: 'center', justifyContent: 'center', gap: 2 },
   barAdd: {
     width: 46,
