@@ -201,7 +201,7 @@ export class Engine {
   /** How booked each day of a window is by what is in sight. */
   dayLoads(window: Window, sight: Sight = ALL_IN_SIGHT): DayLoads & Pick<Seen, 'hidden'> {
     const { occurrences, hidden } = this.occurrences(window, sight);
-    return { ...dayLoads(occurrences, window.fromDay, window.toDay), hidden };
+    return { ...dayLoads(occurrences, window.fromDay, window.toDay, window.zone), hidden };
   }
 
   /** What happens from a day on or back, as far as it is in sight. */
@@ -219,7 +219,7 @@ export class Engine {
   weeklyLoad(fromDay: number, weeks: number, zone: string, sight = ALL_IN_SIGHT): number[] {
     const toDay = fromDay + weeks * DAYS_A_WEEK;
     const { occurrences } = this.occurrences({ fromDay, toDay, zone }, sight);
-    const byDay = bookedMinutes(occurrences, fromDay, toDay);
+    const byDay = bookedMinutes(occurrences, fromDay, toDay, zone);
     return Array.from({ length: weeks }, (_, week) =>
       byDay.slice(week * DAYS_A_WEEK, (week + 1) * DAYS_A_WEEK).reduce((sum, m) => sum + m, 0),
     );

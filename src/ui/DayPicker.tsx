@@ -31,8 +31,9 @@ function useMonths({ wording, firstWeekday }: Shown, firstDay: number) {
     autoFocus: true,
     className: hasWeekNumbers ? 'months months-numbered' : 'months',
     showWeekNumber: hasWeekNumbers,
-    // Week 1 is the one with 4 January, as on the sheet.
-    firstWeekContainsDate: 4,
+    // Week 1 is the one with the year's first Thursday, as on the sheet; of weeks from Monday on,
+    // that is the one with 4 January.
+    firstWeekContainsDate: ((firstWeekday + 4) % 7 || 7) as 4,
     captionLayout: 'dropdown',
     navLayout: 'around',
     defaultMonth: dateOfDay(firstDay),

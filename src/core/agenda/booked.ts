@@ -1,8 +1,9 @@
 import { DAY, MINUTE } from '../time/civil';
+import { instantFromWall } from '../time/zones';
 import type { Occurrence } from './occurrence';
 import { isBooked } from './occurrence';
 
-/** A stretch of wall time, in wall ms; the end is exclusive. */
+/** A stretch of time, in wall ms or epoch ms; the end is exclusive. */
 export interface Stretch {
   start: number;
   end: number;
@@ -20,22 +21,27 @@ export function mergeStretches(stretches: readonly Stretch[]): Stretch[] {
 }
 
 /**
- * Booked minutes of each day in [fromDay, toDay): time that timed events other than free ones take,
- * counted once where they overlap. Whole-day events say how a day stands, not how many hours it holds.
+ * Booked minutes of each day in [fromDay, toDay), as days begin in a zone: time that timed events
+ * other than free ones take, as it really passes, counted once where they overlap. Whole-day events
+ * say how a day stands, not how many hours it holds.
  */
 export function bookedMinutes(
   occurrences: readonly Occurrence[],
   fromDay: number,
   toDay: number,
+  zone: string,
 ): number[] {
   const minutes = new Array<number>(Math.max(0, toDay - fromDay)).fill(0);
   const taken = occurrences.filter((o) => !o.wholeDay && isBooked(o));
-  for (const { start, end } of mergeStretches(taken)) {
-    const low = Math.max(fromDay, Math.floor(start / DAY));
-    for (let day = low; day < toDay && day * DAY < end; day++) {
-      const from = Math.max(start, day * DAY);
-      const to = Math.min(end, (day + 1) * DAY);
-      minutes[day - fromDay]! += (to - from) / MINUTE;
+  const stretches = taken.map(({ startMs, endMs }) => ({ start: startMs, end: endMs }));
+  const beginOf = (day: number) => instantFromWall(day * DAY, zone);
+  for (const { start, end } of mergeStretches(stretches)) {
+    // No zone is further from UTC than a day, and a day may be left out.
+    const low = Math.max(fromDay, Math.floor(start / DAY) - 2);
+    for (let day = low; day < toDay && beginOf(day) < end; day++) {
+      const from = Math.max(start, beginOf(day));
+      const to = Math.min(end, beginOf(day + 1));
+      if (to > from) minutes[day - fromDay]! += (to - from) / MINUTE;
     }
   }
   return minutes;

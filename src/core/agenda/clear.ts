@@ -1,4 +1,5 @@
 import { DAY, MINUTE } from '../time/civil';
+import { instantFromWall } from '../time/zones';
 import type { Stretch } from './booked';
 import { mergeStretches } from './booked';
 import type { Occurrence } from './occurrence';
@@ -6,7 +7,7 @@ import { isBooked } from './occurrence';
 
 /**
  * The clear stretches of a day (day number) within hours (minutes of the day): what no booked timed
- * event takes. A busy or away whole day leaves nothing. Wall ms.
+ * event takes. A busy or away whole day leaves nothing; an event of no length takes nothing. Wall ms.
  */
 export function clearStretches(
   day: number,
@@ -16,7 +17,9 @@ export function clearStretches(
   if (!hours) return [];
   const low = day * DAY + hours.from * MINUTE;
   const high = day * DAY + hours.to * MINUTE;
-  const booked = occurrences.filter((o) => isBooked(o) && o.start < high && o.end > low);
+  const booked = occurrences.filter(
+    (o) => isBooked(o) && o.start < high && o.end > low && o.end > o.start,
+  );
   if (booked.some((o) => o.wholeDay && o.availability !== 'tentative')) return [];
   const clear: Stretch[] = [];
   let from = low;
@@ -28,6 +31,10 @@ export function clearStretches(
   return clear;
 }
 
-/** Minutes that stretches last together. */
-export const minutesOf = (stretches: readonly Stretch[]) =>
-  stretches.reduce((sum, { start, end }) => sum + (end - start) / MINUTE, 0);
+/** Minutes that really pass in stretches of a zone's clock: a night of a clock change has an hour more or less. */
+export const minutesOf = (stretches: readonly Stretch[], zone: string) =>
+  stretches.reduce(
+    (sum, { start, end }) =>
+      sum + (instantFromWall(end, zone) - instantFromWall(start, zone)) / MINUTE,
+    0,
+  );

@@ -11,11 +11,12 @@ export interface DayLoads {
   isTaken: boolean[];
 }
 
-/** How booked each day of [fromDay, toDay) is (day numbers). */
+/** How booked each day of [fromDay, toDay) is (day numbers), as days begin in a zone. */
 export function dayLoads(
   occurrences: readonly Occurrence[],
   fromDay: number,
   toDay: number,
+  zone: string,
 ): DayLoads {
   const days = Math.max(0, toDay - fromDay);
   const events = new Array<number>(days).fill(0);
@@ -27,5 +28,5 @@ export function dayLoads(
       if (o.wholeDay && takesDay(o)) isTaken[day - fromDay] = true;
     }
   }
-  return { booked: bookedMinutes(occurrences, fromDay, toDay), events, isTaken };
+  return { booked: bookedMinutes(occurrences, fromDay, toDay, zone), events, isTaken };
 }

@@ -19,13 +19,13 @@ test('clear time is what booked events leave of the working hours', () => {
     ],
     HOURS,
   );
-  expect(minutesOf(clear)).toBe(60 + 300);
+  expect(minutesOf(clear, 'UTC')).toBe(60 + 300);
   expect(clearStretches(TODAY, [], null)).toEqual([]);
 });
 
 test('a day that is taken whole has no clear time; a free whole day takes none', () => {
   const ask = (availability: 'busy' | 'away' | 'free' | 'tentative') =>
-    minutesOf(clearStretches(TODAY, [wholeDays('Day', TODAY, 1, { availability })], HOURS));
+    minutesOf(clearStretches(TODAY, [wholeDays('Day', TODAY, 1, { availability })], HOURS), 'UTC');
   expect([ask('busy'), ask('away'), ask('free'), ask('tentative')]).toEqual([0, 0, 480, 480]);
 });
 
@@ -37,8 +37,8 @@ test('booked and clear time of the working hours make up the hours', () => {
   fc.assert(
     fc.property(some, (spans) => {
       const events = spans.map(([from, length], i) => timed(`e${i}`, TODAY, from, from + length));
-      const booked = bookedMinutes(events, TODAY, TODAY + 1)[0]!;
-      expect(booked + minutesOf(clearStretches(TODAY, events, HOURS))).toBe(480);
+      const booked = bookedMinutes(events, TODAY, TODAY + 1, 'UTC')[0]!;
+      expect(booked + minutesOf(clearStretches(TODAY, events, HOURS), 'UTC')).toBe(480);
     }),
   );
 });
@@ -71,6 +71,7 @@ test('days are told with their hours, their events and whether they are taken', 
     [timed('Night', TODAY, at(22), at(26)), wholeDays('Away', TODAY + 1, 1)],
     TODAY,
     TODAY + 3,
+    'UTC',
   );
   expect(loads).toEqual({
     booked: [120, 120, 0],
@@ -107,7 +108,12 @@ test('an event from before the table belongs to its first day', () => {
 });
 
 test('the load of a span agrees with the table, by days in short ones and by weeks in long ones', () => {
-  const setting = { fromDay: TODAY - 1, firstWeekday: 0 as const, hoursOf: () => HOURS };
+  const setting = {
+    fromDay: TODAY - 1,
+    firstWeekday: 0 as const,
+    zone: 'UTC',
+    hoursOf: () => HOURS,
+  };
   const short = spanLoad(week, { ...setting, toDay: TODAY + 6, by: 'calendar' });
   expect([short.step, short.parts.length]).toEqual([1, 7]);
   expect(short.total).toBe(totalsOf(week, TODAY - 1, TODAY + 6).minutes);

@@ -179,6 +179,6 @@ test('booked time counts overlaps once and leaves out free and whole-day events'
     '2026-11-23',
   );
   const day = parseDate('2026-11-23');
-  expect(bookedMinutes(found, day, day + 7)).toEqual([0, 180, 60, 60, 0, 0, 0]);
+  expect(bookedMinutes(found, day, day + 7, LONDON)).toEqual([0, 180, 60, 60, 0, 0, 0]);
   expect(findClashes(found).map((c) => [c.first.title, c.second.title])).toEqual([['A', 'B']]);
 });

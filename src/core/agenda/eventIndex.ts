@@ -161,6 +161,16 @@ function datesIn(
   );
 }
 
+/**
+ * What a zone's clock shows at an end (wall ms). Where the clock was put back in between, so that it
+ * shows less than at the start, the end lies as far from the start as time really passed.
+ */
+function wallOfEnd({ from, to }: { from: number; to: number }, zone: string): number {
+  const start = wallFromInstant(from, zone);
+  const end = wallFromInstant(to, zone);
+  return end > start || to === from ? end : start + (to - from);
+}
+
 function occurrence(
   viewZone: string,
   event: CalendarEvent,
@@ -187,6 +197,6 @@ function occurrence(
     startMs: wall ? instantFromWall(place.from, viewZone) : place.from,
     endMs: wall ? instantFromWall(place.to, viewZone) : place.to,
     start: wall ? place.from : wallFromInstant(place.from, viewZone),
-    end: wall ? place.to : wallFromInstant(place.to, viewZone),
+    end: wall ? place.to : wallOfEnd(place, viewZone),
   };
 }

@@ -48,7 +48,7 @@ const anyOccurrences = fc
 test('booked time is the number of minutes in which something is on', () => {
   fc.assert(
     fc.property(anyOccurrences, (occurrences) => {
-      const days = bookedMinutes(occurrences, 0, 4);
+      const days = bookedMinutes(occurrences, 0, 4, 'UTC');
       const counted = [0, 1, 2, 3].map((day) => {
         let minutes = 0;
         for (let minute = day * 1440; minute < (day + 1) * 1440; minute++) {
@@ -114,8 +114,8 @@ test('the order is by start, whole days and longer ones first', () => {
 });
 
 test('a day outside the asked ones counts nothing', () => {
-  expect(bookedMinutes([occurrence('a', 540, 600)], 3, 5)).toEqual([0, 0]);
-  expect(bookedMinutes([occurrence('night', 1380, 1500)], 0, 2)).toEqual([60, 60]);
-  expect(bookedMinutes([], 5, 5)).toEqual([]);
+  expect(bookedMinutes([occurrence('a', 540, 600)], 3, 5, 'UTC')).toEqual([0, 0]);
+  expect(bookedMinutes([occurrence('night', 1380, 1500)], 0, 2, 'UTC')).toEqual([60, 60]);
+  expect(bookedMinutes([], 5, 5, 'UTC')).toEqual([]);
   expect(DAY).toBe(1440 * MINUTE);
 });

@@ -88,12 +88,16 @@ export class SeriesDates {
     const { series } = this;
     const { starts, cut } = expandSeries(series, low, high);
     const dates: PlacedDate[] = [];
+    const seen = new Set<number>();
     for (const wall of starts) {
       const key = dateKeyOf(wall, series.wholeDay);
       if (series.changedKeys.has(key)) continue;
       const later = laterChange(series, wall);
       const planned = series.zone === null ? wall : instantFromWall(wall, series.zone);
       const from = planned + (later?.shift ?? 0);
+      // A start in a gap is moved onto the time after it, where another may lie: both are one date.
+      if (seen.has(from)) continue;
+      seen.add(from);
       const to = from + (later?.duration ?? series.ownDurations.get(wall) ?? series.duration);
       dates.push({ key, from, to, change: later?.change });
     }

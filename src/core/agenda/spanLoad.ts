@@ -40,12 +40,15 @@ export function spanLoad(
     toDay,
     firstWeekday,
     by,
+    zone,
     hoursOf,
   }: {
     fromDay: number;
     toDay: number;
     firstWeekday: Weekday;
     by: 'calendar' | 'category';
+    /** The zone on whose clock days begin. */
+    zone: string;
     hoursOf(day: number): { from: number; to: number } | null;
   },
 ): SpanLoad {
@@ -66,7 +69,7 @@ export function spanLoad(
       totals.set(keyOf(o), (totals.get(keyOf(o)) ?? 0) + minutes);
       total += minutes;
     }
-    const clear = clearOver(occurrences, from, to, hoursOf);
+    const clear = clearOver(occurrences, { from, to, zone }, hoursOf);
     parts.push({ day, byKey, total, clear });
   }
   return {
@@ -83,12 +86,11 @@ export function spanLoad(
 /** Minutes of working hours in [fromDay, toDay) that nothing takes. */
 function clearOver(
   occurrences: readonly Occurrence[],
-  fromDay: number,
-  toDay: number,
+  { from, to, zone }: { from: number; to: number; zone: string },
   hoursOf: (day: number) => { from: number; to: number } | null,
 ): number {
   let clear = 0;
-  for (let day = fromDay; day < toDay; day++)
-    clear += minutesOf(clearStretches(day, occurrences, hoursOf(day)));
+  for (let day = from; day < to; day++)
+    clear += minutesOf(clearStretches(day, occurrences, hoursOf(day)), zone);
   return clear;
 }

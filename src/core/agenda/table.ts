@@ -16,12 +16,12 @@ export interface Group {
   totals: Totals;
 }
 
-/** Minutes that an occurrence takes of [fromDay, toDay). */
+/** Minutes that an occurrence takes of [fromDay, toDay), as they really pass. */
 export function minutesWithin(o: Occurrence, fromDay: number, toDay: number): number {
   if (o.wholeDay || !isBooked(o)) return 0;
-  const start = Math.max(o.start, fromDay * DAY);
-  const end = Math.min(o.end, toDay * DAY);
-  return Math.max(0, end - start) / MINUTE;
+  const before = Math.max(0, fromDay * DAY - o.start);
+  const after = Math.max(0, o.end - toDay * DAY);
+  return Math.max(0, o.endMs - o.startMs - before - after) / MINUTE;
 }
 
 export function totalsOf(

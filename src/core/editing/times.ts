@@ -42,13 +42,10 @@ export function withLength(
 ): Pick<CalendarEvent, 'start' | 'end'> {
   const moved = later(start, ms);
   const endZone = zoneOf(end);
-  const isElsewhere = moved.kind === 'zoned' && endZone !== null && endZone !== moved.zone;
-  // One that was in UTC for want of a clear wall time (see `later`) goes back to its start's clock.
-  const wasUnclear = endZone === 'UTC' && zoneOf(start) !== 'UTC';
-  return {
-    start,
-    end: isElsewhere && !wasUnclear ? timeLike(end, wallOf(moved), moved.zone) : moved,
-  };
+  // An end in UTC is one that had no clear wall time on its start's clock (see `timeOfInstant`).
+  const isOnStartsClock = endZone === null || endZone === 'UTC' || endZone === zoneOf(start);
+  if (moved.kind !== 'zoned' || isOnStartsClock) return { start, end: moved };
+  return { start, end: timeOfInstant(instantFromWall(wallOf(moved), moved.zone), endZone) };
 }
 
 /** Start and end of an event moved to begin at `wall` of `viewZone`, as long as before. */

@@ -92,6 +92,22 @@ export function weekNumber(day: number, firstWeekday: Weekday = 0): { year: numb
   return { year, week: (start - firstWeekStart(year, firstWeekday)) / 7 + 1 };
 }
 
+const THURSDAY = 3;
+
+/**
+ * The number that offices give to the week that holds a day, whatever day weeks begin on: that of its
+ * Thursday (ISO 8601), so that weeks from Sunday, Saturday and Monday bear the same number.
+ */
+export function officeWeek(day: number, firstWeekday: Weekday): { year: number; week: number } {
+  const start = startOfWeek(day, firstWeekday);
+  return weekNumber(start + ((THURSDAY - firstWeekday + 7) % 7));
+}
+
+/** The first day of the nth week of a year, as offices number weeks (see `officeWeek`). */
+export function officeWeekStart(year: number, nth: number, firstWeekday: Weekday): number {
+  return startOfWeek(firstWeekStart(year) + (nth - 1) * 7 + THURSDAY, firstWeekday);
+}
+
 /** The day number part of a wall time. */
 export function dayOfWall(wall: number): number {
   return Math.floor(wall / DAY);

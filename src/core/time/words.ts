@@ -133,9 +133,14 @@ export function sayLength(minutes: number): string {
   return [hours ? `${hours} h` : '', rest || !hours ? `${rest} min` : ''].filter(Boolean).join(' ');
 }
 
-/** Minutes as hours with at most one decimal: "31.5 h". */
+/** Minutes as hours, exact to the quarter: "31.5 h", "0.25 h"; what is no quarter is told in minutes: "1 h 10 min". */
 export function sayHours(minutes: number): string {
-  return `${Math.round(minutes / 6) / 10} h`;
+  return minutes % 15 === 0 ? `${minutes / 60} h` : sayLength(minutes);
+}
+
+/** The same where there is little room: "31.5h", "1.17h". */
+export function sayHoursTight(minutes: number): string {
+  return `${Math.round((minutes / 60) * 100) / 100}h`;
 }
 
 /** Names of the weekdays from Monday on, in English as all of the app's words are. */

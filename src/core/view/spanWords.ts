@@ -1,5 +1,5 @@
 import type { ViewSpan } from '../model/view';
-import { civilDate, weekNumber } from '../time/civil';
+import { civilDate, officeWeek } from '../time/civil';
 import type { Wording } from '../time/words';
 import { count, sayDay, sayDays } from '../time/words';
 import { runPeriodAt, runYearName } from './fiscal';
@@ -86,7 +86,7 @@ export function sayUnder(
     return sayDays(range.from, range.to, wording, civilDate(today).year, true);
   if (span.kind === 'year') return count(range.to - range.from, 'day');
   if (!hasWeekNumbers) return '';
-  const first = weekNumber(range.from, firstWeekday).week;
-  const last = weekNumber(range.to - 1, firstWeekday).week;
+  const first = officeWeek(range.from, firstWeekday).week;
+  const last = officeWeek(range.to - 1, firstWeekday).week;
   return first === last ? `Week ${first}` : `Weeks ${first} – ${last}`;
 }

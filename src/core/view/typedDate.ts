@@ -1,7 +1,7 @@
 import { casual, en } from 'chrono-node';
 import { dayOfParts, localDate } from '../jot/when';
 import type { Weekday } from '../time/civil';
-import { civilDate, DAY, firstWeekStart, parseDate } from '../time/civil';
+import { civilDate, DAY, officeWeekStart, parseDate } from '../time/civil';
 
 const WEEK = /^(?:week|wk|w)\s*(\d{1,2})(?:\s*(?:of|,|\/)?\s*(\d{4}))?$/i;
 const WEEKS_A_YEAR = 53;
@@ -24,9 +24,7 @@ export function typedDay(
   if (week) {
     const nth = Number(week[1]);
     const year = Number(week[2] ?? civilDate(today).year);
-    return nth >= 1 && nth <= WEEKS_A_YEAR
-      ? firstWeekStart(year, firstWeekday) + (nth - 1) * 7
-      : null;
+    return nth >= 1 && nth <= WEEKS_A_YEAR ? officeWeekStart(year, nth, firstWeekday) : null;
   }
   if (/^\d{4}-\d{2}-\d{2}$/.test(words)) {
     try {

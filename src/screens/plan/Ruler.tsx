@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { GestureResponderEvent } from 'react-native';
 import { StyleSheet, View } from 'react-native';
-import { weekNumber } from '@/core/time/civil';
+import { officeWeek, weekdayOf } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayHours } from '@/core/time/words';
 import type { Sight } from '@/core/view/sight';
@@ -74,7 +74,7 @@ export function Ruler({ weekStart, weeksShown, zone, sight, wording, onGo }: Pro
       aria-valuemin={0}
       aria-valuemax={weeks - 1}
       aria-valuenow={shown}
-      aria-valuetext={`Week ${weekNumber(weekStart).week}, ${sayHours(load[shown] ?? 0)} booked`}
+      aria-valuetext={`Week ${officeWeek(weekStart, weekdayOf(weekStart)).week}, ${sayHours(load[shown] ?? 0)} booked`}
       tabIndex={0}
       onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
       onStartShouldSetResponder={() => true}

@@ -54,9 +54,13 @@ function windowsNext({ view, day, setting, drawn }: SheetPlace, zone: string): W
 function useBookedOn(
   place: SheetPlace,
   occurrences: readonly Occurrence[],
+  zone: string,
 ): (day: number) => number {
   const { from, to } = place.drawn;
-  const booked = useMemo(() => bookedMinutes(occurrences, from, to), [occurrences, from, to]);
+  const booked = useMemo(
+    () => bookedMinutes(occurrences, from, to, zone),
+    [occurrences, from, to, zone],
+  );
   return useMemo(() => (day: number) => booked[day - from] ?? 0, [booked, from]);
 }
 
@@ -114,7 +118,7 @@ export function useSheetContent(
     () => (isWidened ? hoursAround(occurrences, usual) : usual),
     [isWidened, occurrences, usual],
   );
-  const bookedOn = useBookedOn(place, occurrences);
+  const bookedOn = useBookedOn(place, occurrences, clock);
   const total = isLoads ? sum(loads?.booked ?? []) : sum(range.days.map(bookedOn));
 
   // What lies on days that are left out is counted, so that nothing is missed.

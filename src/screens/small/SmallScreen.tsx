@@ -68,6 +68,7 @@ export function SmallScreen() {
           occurrences={data.occurrences}
           now={now}
           workweek={settings.workweek}
+          zone={preferences.clock}
           wording={wording}
         />
       )}

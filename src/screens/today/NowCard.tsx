@@ -16,28 +16,30 @@ interface Props {
   /** Wall ms */
   now: number;
   workweek: Workweek;
+  /** The zone on whose clock the day is. */
+  zone: string;
   wording: Wording;
 }
 
 const minutes = (from: number, to: number) => Math.max(0, Math.round((to - from) / MINUTE));
 
 /** "3 h 10 min" of today's working hours that are left and clear. */
-function clearLeft(occurrences: readonly Occurrence[], now: number, workweek: Workweek): number {
+function clearLeft({ occurrences, now, workweek, zone }: Omit<Props, 'wording'>): number {
   const day = dayOfWall(now);
   const { hours } = workdayOf(day, workweek);
   const from = Math.max(hours?.from ?? 0, minuteOfDay(now));
   if (!hours || from >= hours.to) return 0;
-  return minutesOf(clearStretches(day, occurrences, { from, to: hours.to }));
+  return minutesOf(clearStretches(day, occurrences, { from, to: hours.to }), zone);
 }
 
 /** What is now and what is next, with the time left, and how much of today is still clear. */
-export function NowAndNext({ occurrences, now, workweek, wording }: Props) {
+export function NowAndNext({ occurrences, now, workweek, zone, wording }: Props) {
   const palette = usePalette();
   const timed = occurrences.filter((o) => !o.wholeDay);
   const current = timed.filter((o) => o.start <= now && o.end > now);
   const next = timed.find((o) => o.start > now);
   const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
-  const left = clearLeft(occurrences, now, workweek);
+  const left = clearLeft({ occurrences, now, workweek, zone });
   return (
     <View style={styles.all}>
       {current.map((o) => (

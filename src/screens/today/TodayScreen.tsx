@@ -145,6 +145,7 @@ export function TodayScreen() {
                 occurrences={occurrences}
                 now={now}
                 workweek={preferences.settings.workweek}
+                zone={zone}
                 wording={wording}
               />
             )}

@@ -53,11 +53,12 @@ interface DayProps {
   /** The event that is selected, where it is on this day. */
   selectedId: string | null;
   workplace: string;
+  zone: string;
   onWorkday(day: number): void;
 }
 
 const DayOfAgenda = memo(function DayOfAgenda(props: DayProps) {
-  const { agendaDay, gap, today, setting, selectedId, workplace, onWorkday } = props;
+  const { agendaDay, gap, today, setting, selectedId, workplace, zone, onWorkday } = props;
   const palette = usePalette();
   const { day, lines } = agendaDay;
   return (
@@ -72,6 +73,7 @@ const DayOfAgenda = memo(function DayOfAgenda(props: DayProps) {
         isToday={day === today}
         thisYear={civilDate(today).year}
         workplace={workplace}
+        zone={zone}
         wording={setting.wording}
         onWorkday={onWorkday}
       />
@@ -162,6 +164,7 @@ export function Agenda(props: Props) {
               gap={sayGap(agendaDay.day, days[i - 1])}
               today={today}
               setting={setting}
+              zone={preferences.clock}
               selectedId={selectedId !== null && has(agendaDay, selectedId) ? selectedId : null}
               workplace={workdayOf(agendaDay.day, workweek).workplace}
               onWorkday={props.onWorkday}

@@ -13,17 +13,30 @@ interface Props {
   isToday: boolean;
   thisYear: number;
   workplace: string;
+  /** The zone on whose clock the day is. */
+  zone: string;
   wording: Wording;
   onWorkday(day: number): void;
 }
 
 /** The head of a day in the agenda: its date, how booked it is and how much is clear. */
-export function DayHead({ agendaDay, isToday, thisYear, workplace, wording, onWorkday }: Props) {
+export function DayHead({
+  agendaDay,
+  isToday,
+  thisYear,
+  workplace,
+  zone,
+  wording,
+  onWorkday,
+}: Props) {
   const palette = usePalette();
   const { day, lines } = agendaDay;
   const events = lines.flatMap((line) => (line.kind === 'event' ? [line.occurrence] : []));
-  const booked = bookedMinutes(events, day, day + 1)[0] ?? 0;
-  const clear = minutesOf(lines.filter((line) => line.kind === 'clear'));
+  const booked = bookedMinutes(events, day, day + 1, zone)[0] ?? 0;
+  const clear = minutesOf(
+    lines.filter((line) => line.kind === 'clear'),
+    zone,
+  );
   const { year } = civilDate(day);
   const date = sayDay(day, wording, {
     weekday: 'long',

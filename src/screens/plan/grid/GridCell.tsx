@@ -3,7 +3,7 @@ import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
 import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
-import { sayDay, sayHours } from '@/core/time/words';
+import { sayDay, sayHoursTight } from '@/core/time/words';
 import { dayName } from '../sheet/dayName';
 import type { Box } from '../sheet/Ghost';
 import { stripes } from '../sheet/stripes';
@@ -61,9 +61,7 @@ export const GridCell = memo(function GridCell(props: Props) {
         style={{ height: props.head }}
       >
         <span className="grid-number">{label}</span>
-        {props.hasHours && bookedMinutes > 0 && (
-          <span>{sayHours(bookedMinutes).replace(' ', '')}</span>
-        )}
+        {props.hasHours && bookedMinutes > 0 && <span>{sayHoursTight(bookedMinutes)}</span>}
       </button>
     </div>
   );

@@ -2,7 +2,7 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import { isTop } from '@/core/layout/parts';
 import type { GridBar } from '@/core/layout/grid';
 import type { Calendar } from '@/core/model/calendar';
-import { weekNumber } from '@/core/time/civil';
+import { officeWeek } from '@/core/time/civil';
 import type { Weekday } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { LONG_DAY, sayDay } from '@/core/time/words';
@@ -71,7 +71,7 @@ function Marks({ week, layout, calendarOf, inkFor }: Props) {
 /** The events of a week on the lines of its cells. */
 export function GridWeekView(props: Props) {
   const { week, layout, calendarOf, inkFor, wording, selectedId, draggedId, tabStopId } = props;
-  const number = weekNumber(week.day, props.firstWeekday).week;
+  const number = officeWeek(week.day, props.firstWeekday).week;
 
   function bar({ occurrence: o, column, columns, line, cutStart, cutEnd }: GridBar) {
     const calendar = calendarOf.get(o.calendarId);

@@ -6,7 +6,7 @@ import { spanLoad } from '@/core/agenda/spanLoad';
 import type { Calendar } from '@/core/model/calendar';
 import type { Category } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
-import { weekNumber } from '@/core/time/civil';
+import { officeWeek } from '@/core/time/civil';
 import { sayHours, weekdayName } from '@/core/time/words';
 import type { Preferences } from '@/data/preferences';
 import { Choice } from '@/ui/Choice';
@@ -26,7 +26,7 @@ interface Props {
 
 /** How the hours of what is shown are spread: by week, by calendar or category, booked against clear. */
 export function Load({ occurrences, range, calendars, categories, preferences }: Props) {
-  const { settings, firstWeekday } = preferences;
+  const { settings, firstWeekday, clock: zone } = preferences;
   const palette = usePalette();
   const { room, onLayout } = useRoom();
   const [by, setBy] = useState<'calendar' | 'category'>('calendar');
@@ -37,9 +37,10 @@ export function Load({ occurrences, range, calendars, categories, preferences }:
         toDay: range.to,
         firstWeekday,
         by,
+        zone,
         hoursOf: (day) => workdayOf(day, settings.workweek).hours,
       }),
-    [occurrences, range, firstWeekday, by, settings.workweek],
+    [occurrences, range, firstWeekday, by, zone, settings.workweek],
   );
   const labels = new Map<string, { name: string; ink: string }>(
     (by === 'calendar' ? calendars : categories).map(({ id, name, ink }) => [id, { name, ink }]),
@@ -62,7 +63,7 @@ export function Load({ occurrences, range, calendars, categories, preferences }:
           width={room.width}
           colourOf={colourOf}
           nameOf={(day) =>
-            load.step === 7 ? String(weekNumber(day, firstWeekday).week) : weekdayName(day)
+            load.step === 7 ? String(officeWeek(day, firstWeekday).week) : weekdayName(day)
           }
           summary={summary}
         />

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import Svg, { G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import type { SpanLoad } from '@/core/agenda/spanLoad';
-import { sayHours } from '@/core/time/words';
+import { sayHoursTight } from '@/core/time/words';
 import { SANS, usePalette } from '@/ui/theme/theme';
 
 interface Props {
@@ -85,7 +85,7 @@ export function LoadChart({ load, width, colourOf, nameOf, summary }: Props) {
               {step >= NAMED && (
                 <>
                   <SvgText x={x + bar / 2} y={y - (part.clear / most) * field - 3} {...label}>
-                    {part.total > 0 ? sayHours(part.total).replace(' ', '') : ''}
+                    {part.total > 0 ? sayHoursTight(part.total) : ''}
                   </SvgText>
                   <SvgText x={x + bar / 2} y={HEIGHT - 4} {...label}>
                     {nameOf(part.day)}

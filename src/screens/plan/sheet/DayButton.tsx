@@ -2,7 +2,7 @@ import { memo } from 'react';
 import type { Workweek } from '@/core/model/others';
 import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
-import { sayHours, weekdayName } from '@/core/time/words';
+import { sayHoursTight, weekdayName } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import { PlainIcon } from '@/ui/icons/PlainIcon';
 import { dayName } from './dayName';
@@ -59,9 +59,7 @@ export const DayButton = memo(function DayButton(props: Props) {
             {of === 'row' && <span>{cityOf(awayZone)}</span>}
           </span>
         )}
-        {bookedMinutes > 0 && (
-          <span className="day-booked">{sayHours(bookedMinutes).replace(' ', '')}</span>
-        )}
+        {bookedMinutes > 0 && <span className="day-booked">{sayHoursTight(bookedMinutes)}</span>}
       </button>
       <WorkIcon
         day={day}
