@@ -33,6 +33,8 @@ export interface CompiledSeries extends Series {
   changedKeys: ReadonlySet<string>;
   /** Extra dates that brought an end of their own (RDATE periods): nominal start → length in ms. */
   ownDurations: ReadonlyMap<number, number>;
+  /** Ms that the date planned at a wall time lasts: more or less over a clock change where its days follow the clock. */
+  lengthAt(wall: number): number;
 }
 
 /** The name of a date in its series, from its nominal start (wall ms). */
@@ -94,6 +96,22 @@ export function extraWall(zone: string | null, time: CalendarEvent['start']): nu
     : wallFromInstant(instantFromWall(wall, own), zone);
 }
 
+/**
+ * How long a date of an event lasts (ms) that begins at `wall` on its own clock. Days of `clockDays`
+ * follow the clock, the rest passes exactly.
+ */
+export function lengthFrom(
+  event: Pick<CalendarEvent, 'start' | 'end' | 'clockDays'>,
+  wall: number,
+): number {
+  const length = durationOf(event);
+  const zone = zoneOf(event.start);
+  const days = (event.clockDays ?? 0) * DAY;
+  if (zone === null || days === 0) return length;
+  const over = (from: number) => instantFromWall(from + days, zone) - instantFromWall(from, zone);
+  return length - over(wallOf(event.start)) + over(wall);
+}
+
 /** Makes the series of an event ready; null when the event has a single date. */
 export function compileSeries(event: CalendarEvent): CompiledSeries | null {
   if (!isSeries(event)) return null;
@@ -107,7 +125,12 @@ export function compileSeries(event: CalendarEvent): CompiledSeries | null {
     extras.flatMap((extra) => (extra.length === null ? [] : [[extra.wall, extra.length]])),
   );
   const changes = Object.entries(event.changedDates).map(([key, change]) =>
-    placeChange(event, key, change, ownDurations.get(parseLocal(key)) ?? duration),
+    placeChange(
+      event,
+      key,
+      change,
+      ownDurations.get(parseLocal(key)) ?? lengthFrom(event, parseLocal(key)),
+    ),
   );
   const start = wallOf(event.start);
   const rule = event.rule === undefined ? null : parseRule(event.rule);
@@ -123,6 +146,7 @@ export function compileSeries(event: CalendarEvent): CompiledSeries | null {
     changes: changes.sort((a, b) => a.nominal - b.nominal),
     changedKeys: new Set(Object.keys(event.changedDates)),
     ownDurations,
+    lengthAt: (wall) => ownDurations.get(wall) ?? lengthFrom(event, wall),
   };
 }
 

@@ -98,7 +98,7 @@ export class SeriesDates {
       // A start in a gap is moved onto the time after it, where another may lie: both are one date.
       if (seen.has(from)) continue;
       seen.add(from);
-      const to = from + (later?.duration ?? series.ownDurations.get(wall) ?? series.duration);
+      const to = from + (later?.duration ?? series.lengthAt(wall));
       dates.push({ key, from, to, change: later?.change });
     }
     return { dates, cut };

@@ -128,6 +128,8 @@ export const EVENT_FIELDS = {
   extraDates: field(z.array(extraDate), { ...seen, initial: [] }),
   skippedDates: field(z.array(dateKey), { ...seen, initial: [] }),
   changedDates: field(z.record(dateKey, changedDate), { ...seen, initial: {} }),
+  /** Whole days of a series' length that follow the clock (DURATION in days, RFC 5545 §3.3.6): the rest passes exactly. */
+  clockDays: field(z.number().int().min(1).optional(), ofFile),
   travelBefore: field(minutes, { initial: 0 }),
   travelAfter: field(minutes, { initial: 0 }),
   organizer: field(z.object({ name: z.string(), address: z.string() }).optional()),

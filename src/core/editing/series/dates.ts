@@ -1,5 +1,5 @@
 import type { PlacedChange } from '../../agenda/series';
-import { compileSeries, extraWall } from '../../agenda/series';
+import { compileSeries, extraWall, lengthFrom } from '../../agenda/series';
 import { laterChange } from '../../agenda/seriesDates';
 import type { EventTime } from '../../model/common';
 import { wallOf, zoneOf } from '../../model/common';
@@ -9,7 +9,7 @@ import type { Series } from '../../recurrence/expand';
 import { nextStarts } from '../../recurrence/walk';
 import { formatDate, formatLocal, dayOfWall, parseLocal } from '../../time/civil';
 import { instantFromWall, wallFromInstant } from '../../time/zones';
-import { movedTimes } from '../times';
+import { movedTimes, withLength } from '../times';
 
 /** The series of an event as integers; an event without a rule has one date. */
 export function seriesOf(event: CalendarEvent): Series {
@@ -38,10 +38,11 @@ export function timeAt(start: EventTime, wall: number): EventTime {
 
 /** Start and end of the date of an event that begins at `wall` on its own clock. */
 export function timesAt(
-  event: Pick<CalendarEvent, 'start' | 'end'>,
+  event: Pick<CalendarEvent, 'start' | 'end' | 'clockDays'>,
   wall: number,
 ): Pick<CalendarEvent, 'start' | 'end'> {
-  return movedTimes(event, wall, zoneOf(event.start) ?? 'UTC');
+  const { start } = movedTimes(event, wall, zoneOf(event.start) ?? 'UTC');
+  return withLength({ start, end: event.end }, lengthFrom(event, wall));
 }
 
 /** The epoch ms of a wall time on an event's own clock; wall ms where it has no zone. */
@@ -94,7 +95,7 @@ export function extraAt(
 
 /** Start and end of the date planned at `wall`, as the rule or an added date with an end of its own has them. */
 export function plannedTimes(
-  event: Pick<CalendarEvent, 'start' | 'end' | 'extraDates'>,
+  event: Pick<CalendarEvent, 'start' | 'end' | 'extraDates' | 'clockDays'>,
   wall: number,
 ): Pick<CalendarEvent, 'start' | 'end'> {
   const extra = extraAt(event, wall);

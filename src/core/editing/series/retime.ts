@@ -118,6 +118,7 @@ export function retimed(
   const moved: CalendarEvent = {
     ...event,
     ...movedTimes(goal, fit.start, zoneOf(goal.start) ?? 'UTC'),
+    ...(setsLength ? { clockDays: undefined } : {}),
   };
   const goes = (wall: number) => {
     const to = shifted.map(wall);

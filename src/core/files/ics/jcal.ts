@@ -32,11 +32,60 @@ function textOf(component: RawComponent, lines: readonly RawLine[]): string {
 
 function parseWhole(component: RawComponent, lines: readonly RawLine[]): JcalComponent | null {
   try {
-    return ICAL.parse(textOf(component, lines)) as JcalComponent;
+    const jcal = ICAL.parse(textOf(component, lines)) as JcalComponent;
+    return withRawValues(jcal, component, lines);
   } catch {
     // Which line is at fault is found by the caller, line by line.
     return null;
   }
+}
+
+/** What values of a type look like in jCal (RFC 7265 §3.6); the parser lets others through, changed. */
+const WELL_FORMED: Record<string, RegExp> = {
+  date: /^\d{4}-\d\d-\d\d$/,
+  'date-time': /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\dZ?$/,
+  time: /^\d\d:\d\d:\d\dZ?$/,
+  'utc-offset': /^[+-]\d\d:\d\d(:\d\d)?$/,
+};
+/** Properties of an event that are read by themselves, odd forms of them too. */
+const READ_APART = new Set(['dtstart', 'dtend', 'rdate', 'exdate', 'recurrence-id']);
+
+const isWellFormed = ([, , type, ...values]: JcalProperty) =>
+  type === 'period'
+    ? values
+        .flat()
+        .every(
+          (value) => /^[+-]?P/.test(String(value)) || WELL_FORMED['date-time']!.test(String(value)),
+        )
+    : !(type in WELL_FORMED) || values.every((value) => WELL_FORMED[type]!.test(String(value)));
+
+/** Where the value of an unfolded content line begins: after the first colon outside of quotes. */
+const VALUE = /^(?:[^":]|"[^"]*")*:(.*)$/s;
+
+/**
+ * A component in which dates that are none stay as the file has them: the parser would make
+ * something else of them each time they go through it.
+ */
+function withRawValues(
+  jcal: JcalComponent,
+  component: RawComponent,
+  lines: readonly RawLine[],
+): JcalComponent {
+  const [name, properties, children] = jcal;
+  if (properties.length !== lines.length) return jcal;
+  const kept = properties.map((prop, i): JcalProperty => {
+    if (isWellFormed(prop) || (name === 'vevent' && READ_APART.has(prop[0]))) return prop;
+    const value = VALUE.exec(lines[i]!.text)?.[1];
+    const named = /;VALUE=([\w-]+)/i.exec(lines[i]!.text)?.[1];
+    return value === undefined
+      ? prop
+      : [prop[0], { ...prop[1], ...(named && { value: named }) }, 'unknown', value];
+  });
+  const inner = children.map((child, i) => {
+    const raw = component.children[i];
+    return raw ? withRawValues(child, raw, raw.lines) : child;
+  });
+  return [name, kept, inner];
 }
 
 function isReadable(line: RawLine): boolean {
@@ -109,8 +158,20 @@ export function foldLine(line: string): string {
 
 /** The content line (folded, without its end) of a jCal property. */
 export function propertyLine(prop: JcalProperty): string {
-  return foldLine(ICAL.stringify.property(prop, ICAL.design.icalendar, true));
+  const [name, parameters, type, value] = prop;
+  if (type !== 'unknown')
+    return foldLine(ICAL.stringify.property(prop, ICAL.design.icalendar, true));
+  // A value that was kept as it stood goes out as it stands, whatever its name says it should be.
+  const line = ICAL.stringify.property(
+    [STAND_IN, parameters, type, ''],
+    ICAL.design.icalendar,
+    true,
+  );
+  return foldLine(`${name.toUpperCase()}${line.slice(STAND_IN.length)}${String(value)}`);
 }
+
+/** A name of which nothing is known. */
+const STAND_IN = 'x-raw';
 
 /** The content lines of a jCal component, with its BEGIN and END. */
 export function componentLines(component: JcalComponent): string[] {

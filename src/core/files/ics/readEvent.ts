@@ -135,7 +135,7 @@ export function readEvent(
   uid: string,
   now: number,
 ): { draft: CalendarEvent; note?: string } {
-  const { start, end, note } = readSpan(jcal, zones);
+  const { start, end, clockDays, note } = readSpan(jcal, zones);
   if (rules[0] !== undefined) parseRule(rules[0]);
   const updated = epochOf(jcal, 'last-modified') ?? epochOf(jcal, 'dtstamp') ?? now;
   const classified = textValue(jcal, 'class').toUpperCase();
@@ -151,6 +151,8 @@ export function readEvent(
       notes: textValue(jcal, 'description'),
       link: textValue(jcal, 'url'),
       rule: rules[0],
+      // One date alone lies where it lies.
+      ...(clockDays && rules[0] !== undefined ? { clockDays } : {}),
       extraDates: readTimes(jcal, 'rdate', zones),
       skippedDates: readTimes(jcal, 'exdate', zones).map((time) => dateKeyFor(start, time.start)),
       availability: readAvailability(jcal),

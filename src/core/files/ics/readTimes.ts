@@ -12,6 +12,7 @@ import {
 } from '../../time/civil';
 import { instantFromWall, wallFromInstant } from '../../time/zones';
 import { dateKeyOf } from '../../agenda/series';
+import { timeOfInstant } from '../../editing/times';
 import { property } from './jcal';
 import type { FileZones } from './zoneOfFile';
 
@@ -54,8 +55,8 @@ function addDuration(start: EventTime, text: string): EventTime {
   }
   const wall = wallOf(start) + days * DAY;
   const zone = zoneOf(start);
-  const end = zone === null ? wall + ms : wallFromInstant(instantFromWall(wall, zone) + ms, zone);
-  return { ...start, local: formatLocal(end) };
+  if (zone === null) return { ...start, local: formatLocal(wall + ms) };
+  return timeOfInstant(instantFromWall(wall, zone) + ms, zone);
 }
 
 /**
@@ -66,7 +67,7 @@ function addDuration(start: EventTime, text: string): EventTime {
 export function readSpan(
   component: JcalComponent,
   zones: FileZones,
-): { start: EventTime; end: EventTime; note?: string } {
+): { start: EventTime; end: EventTime; clockDays?: number; note?: string } {
   const dtstart = property(component, 'dtstart');
   if (!dtstart || typeof dtstart[3] !== 'string') throw new RangeError('it has no start');
   const start = timeFrom(dtstart[3], tzidOf(dtstart), zones);
@@ -78,7 +79,12 @@ export function readSpan(
     const given = timeFrom(dtend[3], tzidOf(dtend), zones);
     end = matchKind(start, given);
     wallOf(end);
-  } else end = addDuration(start, typeof duration === 'string' ? duration : 'PT0S');
+  } else {
+    const length = typeof duration === 'string' ? duration : 'PT0S';
+    end = addDuration(start, length);
+    const { days } = readDuration(length);
+    if (days > 0 && start.kind !== 'date') return { start, end, clockDays: days };
+  }
   if (lastsForward(start, end)) return { start, end };
   const sameDay = start.kind === 'date' && dayOf(end) === dayOf(start);
   const corrected = addDuration(start, 'PT0S');

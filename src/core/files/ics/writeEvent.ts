@@ -1,8 +1,10 @@
 import type { EventTime, JcalProperty, Passthrough } from '../../model/common';
-import { zoneOf } from '../../model/common';
+import { wallOf, zoneOf } from '../../model/common';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
 import { dateAsEvent } from '../../editing/series/dates';
-import { formatLocal } from '../../time/civil';
+import { durationOf } from '../../model/event';
+import { DAY, formatLocal } from '../../time/civil';
+import { instantFromWall } from '../../time/zones';
 import { componentLines, foldLine, propertyLine } from './jcal';
 import { AVAILABILITY_PROPERTY, ICON_PROPERTY, INK_PROPERTY, REMINDER_PROPERTY } from './readEvent';
 
@@ -60,6 +62,18 @@ export function cleanText(text: string): string {
   );
 }
 
+/** When an event ends: its end, or its length where days of it follow the clock (RFC 5545 §3.8.2.5). */
+function endProperty(event: CalendarEvent, parameters: Parameters | undefined): JcalProperty {
+  const { start, clockDays } = event;
+  if (clockDays === undefined || event.rule === undefined)
+    return timeProperty('dtend', event.end, parameters);
+  const zone = zoneOf(start) ?? 'UTC';
+  const wall = wallOf(start);
+  const days = instantFromWall(wall + clockDays * DAY, zone) - instantFromWall(wall, zone);
+  const seconds = Math.round((durationOf(event) - days) / 1000);
+  return ['duration', {}, 'duration', `P${clockDays}D${seconds > 0 ? `T${seconds}S` : ''}`];
+}
+
 function fieldProperties(event: CalendarEvent, categories: CategoryNames): JcalProperty[] {
   const kept = event.passthrough?.parameters ?? {};
   const has = (name: string) => event.passthrough?.properties.some((p) => p[0] === name);
@@ -70,7 +84,7 @@ function fieldProperties(event: CalendarEvent, categories: CategoryNames): JcalP
     stamp('last-modified', event.updated),
     ['sequence', kept['sequence'] ?? {}, 'integer', event.revision],
     timeProperty('dtstart', event.start, kept['dtstart']),
-    timeProperty('dtend', event.end, kept['dtend']),
+    endProperty(event, kept['dtend']),
   ];
   for (const [name, field, type] of TEXTS) {
     const text = cleanText(event[field]);
@@ -118,11 +132,6 @@ function repeatProperties(event: CalendarEvent): JcalProperty[] {
   ];
 }
 
-/** A property line; a second RRULE of a file has passed through as its bare text. */
-function anyLine(prop: JcalProperty): string {
-  return prop[0] === 'rrule' ? foldLine(`RRULE:${String(prop[3])}`) : propertyLine(prop);
-}
-
 function componentOf(
   properties: JcalProperty[],
   rule: string | undefined,
@@ -133,7 +142,7 @@ function componentOf(
     'BEGIN:VEVENT',
     ...properties.map(propertyLine),
     ...(rule === undefined ? [] : [foldLine(`RRULE:${rule}`)]),
-    ...(passthrough?.properties ?? []).map(anyLine),
+    ...(passthrough?.properties ?? []).map(propertyLine),
     ...(passthrough?.components ?? []).flatMap(componentLines),
     ...event.reminders.flatMap((reminder) => alarmLines(reminder, event.title)),
     'END:VEVENT',
