@@ -1,3 +1,4 @@
+import { minutesWithin } from '@/core/agenda/table';
 import type { EventIndex } from '@/core/agenda/eventIndex';
 import type { OutColumn, OutRow } from '@/core/files/csv/write';
 import { writeTable } from '@/core/files/csv/write';
@@ -115,6 +116,7 @@ export function exportTable(
         event,
         calendar: names.get(occurrence.calendarId) ?? '',
         categories: occurrence.categoryIds.flatMap((id) => categories.get(id) ?? []),
+        minutes: minutesWithin(occurrence, period.fromDay, period.toDay),
       },
     ];
   });

@@ -3,7 +3,7 @@ import { takeCategories } from '@/core/files/ics/categories';
 import type { ColumnMap } from '@/core/files/csv/columns';
 import { guessColumns, signatureOf } from '@/core/files/csv/columns';
 import type { DateOrder } from '@/core/files/csv/dates';
-import { dateOrderOf } from '@/core/files/csv/dates';
+import { dateOrderOf, isOrderAsked } from '@/core/files/csv/dates';
 import type { TableReading } from '@/core/files/csv/rows';
 import { readRows } from '@/core/files/csv/rows';
 import type { Table } from '@/core/files/csv/table';
@@ -32,6 +32,8 @@ const ROWS = 50;
 const PROBLEMS = 200;
 /** Rows that show what a table's columns hold. */
 const SAMPLES = 3;
+/** Rows that a guess of what columns mean looks at. */
+const GUESSED_FROM = 50;
 
 export interface ImportProgress {
   done: number;
@@ -69,6 +71,8 @@ export interface TableLook {
   guessed: ColumnMap;
   /** As its dates tell; null when they could be either. */
   order: DateOrder | null;
+  /** Whether any date would be another day in the other order. */
+  isOrderAsked: boolean;
   rows: number;
   samples: string[][];
 }
@@ -116,45 +120,40 @@ export class Importer {
   ): Promise<ImportPreview> {
     this.stop();
     const run = this.run;
-    files.forEach(checkSize);
     const read: { name: string; contents: FileContents }[] = [];
+    const bad: Problem[] = [];
     for (const file of files) {
-      const { text, note } = decodeText(new Uint8Array(await file.arrayBuffer()));
-      const contents = await this.readOne(
-        text,
-        { name: file.name, isOne: files.length === 1 },
-        {
-          now,
-          run,
-          onProgress,
-        },
-      );
-      if (note) contents.notes.unshift(note);
-      read.push({ name: file.name, contents });
+      try {
+        checkSize(file);
+        const { text, note } = decodeText(new Uint8Array(await file.arrayBuffer()));
+        const contents = await this.readOne(text, { now, run, onProgress });
+        if (note) contents.notes.unshift(note);
+        read.push({ name: file.name, contents });
+      } catch (error) {
+        // One bad file of several keeps none of the others out.
+        if (!(error instanceof FileError) || files.length === 1 || run !== this.run) throw error;
+        bad.push({ line: 1, what: `${file.name} stays out: ${error.message}` });
+      }
     }
+    if (!read.length) throw new FileError(bad.map(({ what }) => what).join(' '));
     const fileName = files.length === 1 ? files[0]!.name : `${files.length} files`;
-    return this.look(fileName, mergeContents(read));
+    const contents = mergeContents(read);
+    return this.look(fileName, { ...contents, skipped: [...bad, ...contents.skipped] });
   }
 
   private async readOne(
     text: string,
-    file: { name: string; isOne: boolean },
     { now, run, onProgress }: { now: number; run: number; onProgress(p: ImportProgress): void },
   ): Promise<FileContents> {
-    try {
-      const reader = readCalendarFile(text, now);
-      let step = reader.next();
-      while (!step.done) {
-        onProgress(step.value);
-        await breathe();
-        if (run !== this.run) throw new FileError(STOPPED);
-        step = reader.next();
-      }
-      return step.value;
-    } catch (error) {
-      if (!(error instanceof FileError) || file.isOne || run !== this.run) throw error;
-      throw new FileError(`${file.name}: ${error.message}`);
+    const reader = readCalendarFile(text, now);
+    let step = reader.next();
+    while (!step.done) {
+      onProgress(step.value);
+      await breathe();
+      if (run !== this.run) throw new FileError(STOPPED);
+      step = reader.next();
     }
+    return step.value;
   }
 
   private look(fileName: string, contents: FileContents): ImportPreview {
@@ -172,7 +171,8 @@ export class Importer {
     const { text } = decodeText(new Uint8Array(await file.arrayBuffer()));
     const table = readTable(text);
     this.table = { fileName: file.name, table };
-    const guessed = guessColumns(table.columns);
+    const samples = table.rows.slice(0, GUESSED_FROM).map(({ cells }) => cells);
+    const guessed = guessColumns(table.columns, samples);
     const dates = [guessed.startDate, guessed.endDate].filter((column) => column !== undefined);
     const texts = table.rows.flatMap(({ cells }) => dates.map((column) => cells[column] ?? ''));
     return {
@@ -181,6 +181,7 @@ export class Importer {
       signature: signatureOf(table.columns),
       guessed,
       order: dateOrderOf(texts),
+      isOrderAsked: isOrderAsked(texts),
       rows: table.rows.length,
       samples: table.rows.slice(0, SAMPLES).map(({ cells }) => cells),
     };
@@ -223,6 +224,19 @@ export class Importer {
     return planImport(contents, calendarId, present, () => nanoid(12));
   }
 
+  /** New events that name one of the person's calendars go there, whatever was chosen for the rest. */
+  private onNamedCalendars(plan: ImportPlan, { calendarNames }: FileContents): ImportPlan {
+    if (!calendarNames.size) return plan;
+    const own = this.repository.all('calendar').filter(({ kind }) => kind === 'own');
+    const byName = new Map(own.map(({ id, name }) => [name.trim().toLowerCase(), id]));
+    const events = plan.events.map((planned) => {
+      const named = byName.get(calendarNames.get(planned.after.uid)?.toLowerCase() ?? '');
+      if (named === undefined || planned.fate !== 'new') return planned;
+      return { ...planned, after: { ...planned.after, calendarId: named } };
+    });
+    return { ...plan, events };
+  }
+
   /** Keeps what the last preview read, as one change. */
   async apply(target: ImportTarget, now: number): Promise<ImportResult> {
     if (!this.read) throw new FileError('Choose the file again: nothing is waiting to come in.');
@@ -232,7 +246,7 @@ export class Importer {
       'calendarId' in target ? this.repository.get('calendar', target.calendarId) : undefined;
     const calendar = 'newCalendar' in target ? target.newCalendar : existing;
     if (!calendar) throw new FileError('The chosen calendar is gone. Choose another one.');
-    const plan = this.plan(contents, calendar.id);
+    const plan = this.onNamedCalendars(this.plan(contents, calendar.id), contents);
     const events = plan.events.filter(({ fate }) => fate === 'new' || fate === 'updated');
     const edits: Edit[] = [
       ...events.map(({ before, after }): Edit => ({

@@ -14,21 +14,29 @@ import { usePalette } from '@/ui/theme/theme';
 
 const MEANINGS = Object.keys(COLUMN_MEANINGS) as ColumnMeaning[];
 
+/** How a table is to be read. */
+export interface TableChoice {
+  columns: ColumnMap;
+  order: DateOrder;
+}
+
 interface Props {
   look: TableLook;
+  /** What was chosen before, when one comes back from the look at the rows. */
+  chosen: TableChoice | null;
   remembered: Readonly<Record<string, string>> | undefined;
   wording: Wording;
-  onRead(columns: ColumnMap, order: DateOrder): void;
+  onRead(choice: TableChoice): void;
   onStop(): void;
 }
 
 /** Which column means what, and which way round the dates are. */
-export function ColumnsStep({ look, remembered, wording, onRead, onStop }: Props) {
+export function ColumnsStep({ look, chosen, remembered, wording, onRead, onStop }: Props) {
   const palette = usePalette();
   const [columns, setColumns] = useState<ColumnMap>(
-    () => recallColumns(look.columns, remembered) ?? look.guessed,
+    () => chosen?.columns ?? recallColumns(look.columns, remembered) ?? look.guessed,
   );
-  const [order, setOrder] = useState<DateOrder>(look.order ?? 'day');
+  const [order, setOrder] = useState<DateOrder>(chosen?.order ?? look.order ?? 'day');
   const choose = (meaning: ColumnMeaning, at: number) =>
     setColumns(({ [meaning]: _last, ...others }) =>
       at < 0 ? others : { ...others, [meaning]: at },
@@ -68,19 +76,21 @@ export function ColumnsStep({ look, remembered, wording, onRead, onStop }: Props
           </label>
         ))}
       </View>
-      <Choice<DateOrder>
-        name={
-          look.order === null
-            ? 'The dates could be read either way. Which comes first?'
-            : `The dates tell that the ${look.order} comes first`
-        }
-        value={order}
-        options={[
-          { value: 'day' as const, label: 'Day first' },
-          { value: 'month' as const, label: 'Month first' },
-        ]}
-        onChoose={setOrder}
-      />
+      {look.isOrderAsked && (
+        <Choice<DateOrder>
+          name={
+            look.order === null
+              ? 'The dates could be read either way. Which comes first?'
+              : `The dates tell that the ${look.order} comes first`
+          }
+          value={order}
+          options={[
+            { value: 'day' as const, label: 'Day first' },
+            { value: 'month' as const, label: 'Month first' },
+          ]}
+          onChoose={setOrder}
+        />
+      )}
       {date !== '' && (
         <Text role="status">
           {day === null
@@ -93,7 +103,7 @@ export function ColumnsStep({ look, remembered, wording, onRead, onStop }: Props
         <Button
           mode="contained"
           disabled={columns.startDate === undefined}
-          onPress={() => onRead(columns, order)}
+          onPress={() => onRead({ columns, order })}
         >
           Look at the rows
         </Button>

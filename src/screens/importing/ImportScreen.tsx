@@ -3,16 +3,14 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, ProgressBar, Text } from 'react-native-paper';
-import type { ColumnMap } from '@/core/files/csv/columns';
 import { rememberColumns } from '@/core/files/csv/columns';
-import type { DateOrder } from '@/core/files/csv/dates';
 import { newCalendar } from '@/core/model/calendar';
 import { nextInkAndMark } from '@/core/model/inks';
 import { count } from '@/core/time/words';
 import { useActions } from '@/data/actions';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars } from '@/data/queries';
-import type { ImportPreview, ImportTarget, TableLook } from '@/engine/importer';
+import type { ImportPreview, ImportTarget } from '@/engine/importer';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Card } from '@/ui/Card';
 import { Page } from '@/ui/Page';
@@ -22,6 +20,7 @@ import { usePalette } from '@/ui/theme/theme';
 import { ColumnsStep } from './ColumnsStep';
 import { FileDrop } from './FileDrop';
 import { Preview } from './Preview';
+import type { OpenTable } from './useImport';
 import { useImport } from './useImport';
 
 interface TargetProps {
@@ -86,14 +85,17 @@ function Target({ preview, isBusy, onKeep, onStop }: TargetProps) {
 export function ImportScreen() {
   const router = useRouter();
   const palette = usePalette();
-  const { state, isReady, read, readTable, keep, stop } = useImport();
+  const { state, isReady, read, readTable, backToColumns, keep, stop } = useImport();
   const { settings, zone, wording } = usePreferences();
   const { set } = useActions();
 
-  async function readRows(look: TableLook, columns: ColumnMap, order: DateOrder) {
-    const { defaultLength, csvColumns } = settings;
-    await readTable({ columns, order, zone, defaultLength, now: Date.now() });
-    const chosen = rememberColumns(look.columns, columns);
+  const readRows = (table: OpenTable) =>
+    readTable(table, { zone, defaultLength: settings.defaultLength, now: Date.now() });
+
+  /** What the columns mean is remembered once rows came in by it: a wrong match is not. */
+  async function remember({ look, choice }: OpenTable) {
+    const { csvColumns } = settings;
+    const chosen = rememberColumns(look.columns, choice.columns);
     if (JSON.stringify(csvColumns[look.signature]) === JSON.stringify(chosen)) return;
     await set(
       settings,
@@ -152,7 +154,8 @@ export function ImportScreen() {
           look={state.look}
           remembered={settings.csvColumns[state.look.signature]}
           wording={wording}
-          onRead={(columns, order) => void readRows(state.look, columns, order)}
+          chosen={state.chosen}
+          onRead={(choice) => void readRows({ look: state.look, choice })}
           onStop={stop}
         />
       )}
@@ -161,9 +164,17 @@ export function ImportScreen() {
           <Target
             preview={state.preview}
             isBusy={state.step === 'keeping'}
-            onKeep={(target) => void keep(state.preview, target)}
+            onKeep={(target) => {
+              if (state.table) void remember(state.table);
+              void keep(state, target);
+            }}
             onStop={stop}
           />
+          {state.table && state.step === 'preview' && (
+            <Button icon="arrow-left" onPress={() => backToColumns(state.table!)}>
+              What the columns mean
+            </Button>
+          )}
           <Preview preview={state.preview} />
         </>
       )}

@@ -2,18 +2,24 @@ import { proxy } from 'comlink';
 import { useCallback, useEffect, useState } from 'react';
 import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
+import type { TableChoice } from './ColumnsStep';
 import type { TableReading } from '@/core/files/csv/rows';
 import type { ImportPreview, ImportProgress, ImportTarget, TableLook } from '@/engine/importer';
 
 export type ImportState =
   | { step: 'choose'; problem: string | null }
   | { step: 'reading'; fileName: string; progress: ImportProgress | null }
-  | { step: 'columns'; look: TableLook }
-  | { step: 'preview'; preview: ImportPreview }
-  | { step: 'keeping'; preview: ImportPreview }
+  | { step: 'columns'; look: TableLook; chosen: TableChoice | null }
+  | { step: 'preview' | 'keeping'; preview: ImportPreview; table: OpenTable | null }
   | { step: 'done'; text: string };
 
 const isTable = ({ name, type }: File) => /\.(csv|tsv)$/i.test(name) || type === 'text/csv';
+
+/** A table whose rows are looked at, and how it was read. */
+export interface OpenTable {
+  look: TableLook;
+  choice: TableChoice;
+}
 
 /** A file on its way in: chosen, read in the worker, looked at, kept. */
 export function useImport() {
@@ -42,11 +48,15 @@ export function useImport() {
           throw new Error('Tables (.csv) come in one at a time, and not with calendar files.');
         if (table) {
           const look = await engine.openTable(table);
-          setState((last) => (last.step === 'reading' ? { step: 'columns', look } : last));
+          setState((last) =>
+            last.step === 'reading' ? { step: 'columns', look, chosen: null } : last,
+          );
           return;
         }
         const preview = await engine.previewImport(files, Date.now(), proxy(onProgress));
-        setState((last) => (last.step === 'reading' ? { step: 'preview', preview } : last));
+        setState((last) =>
+          last.step === 'reading' ? { step: 'preview', preview, table: null } : last,
+        );
       } catch (error) {
         const problem = `${fileName}: ${(error as Error).message}`;
         setState((last) => (last.step === 'reading' ? { step: 'choose', problem } : last));
@@ -56,11 +66,11 @@ export function useImport() {
   );
 
   const readTable = useCallback(
-    async (reading: TableReading) => {
+    async (table: OpenTable, reading: Omit<TableReading, keyof TableChoice>) => {
       if (!engine) return;
       try {
-        const preview = await engine.previewTable(reading);
-        setState({ step: 'preview', preview });
+        const preview = await engine.previewTable({ ...table.choice, ...reading });
+        setState({ step: 'preview', preview, table });
       } catch (error) {
         setState({ step: 'choose', problem: (error as Error).message });
       }
@@ -69,9 +79,12 @@ export function useImport() {
   );
 
   const keep = useCallback(
-    async (preview: ImportPreview, target: ImportTarget) => {
+    async (
+      { preview, table }: { preview: ImportPreview; table: OpenTable | null },
+      target: ImportTarget,
+    ) => {
       if (!engine) return;
-      setState({ step: 'keeping', preview });
+      setState({ step: 'keeping', preview, table });
       try {
         const { added, updated, label } = await engine.applyImport(target, Date.now());
         say(label, added + updated > 0 ? 'undo' : null);
@@ -83,5 +96,11 @@ export function useImport() {
     [engine, say],
   );
 
-  return { state, isReady: engine !== null, read, readTable, keep, stop };
+  /** From the look at the rows back to what the columns mean. */
+  const backToColumns = useCallback(
+    ({ look, choice }: OpenTable) => setState({ step: 'columns', look, chosen: choice }),
+    [],
+  );
+
+  return { state, isReady: engine !== null, read, readTable, backToColumns, keep, stop };
 }

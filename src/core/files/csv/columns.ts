@@ -1,3 +1,5 @@
+import { parseClock } from '../../jot/clock';
+
 /** What a column of a table file can mean. */
 export const COLUMN_MEANINGS = {
   title: 'Title',
@@ -5,13 +7,14 @@ export const COLUMN_MEANINGS = {
   startTime: 'Start time',
   endDate: 'End date (last day)',
   endTime: 'End time',
-  length: 'Length in minutes',
+  length: 'Length (minutes, or 1:30 h)',
   wholeDay: 'Whole day (yes or no)',
   place: 'Place',
   notes: 'Notes',
   link: 'Link',
   categories: 'Categories',
   availability: 'Availability',
+  calendar: 'Calendar',
 } as const;
 
 export type ColumnMeaning = keyof typeof COLUMN_MEANINGS;
@@ -33,24 +36,45 @@ const GUESSES: [ColumnMeaning, RegExp][] = [
   ['link', /link|url|web/],
   ['categories', /categor|label|tag/],
   ['availability', /availab|show.*as|busy|status/],
+  ['calendar', /calendar/],
 ];
 
-/** What the names of columns tell of their meaning. Each column means one thing, each thing is meant once. */
-export function guessColumns(columns: readonly string[]): ColumnMap {
+const plainName = (name: string) =>
+  name
+    .toLowerCase()
+    .replaceAll(/[_\s-]+/g, ' ')
+    .trim();
+
+/** Whether a column holds nothing but times of the day. */
+function holdsTimes(at: number, rows: readonly (readonly string[])[]): boolean {
+  const cells = rows.map((row) => row[at] ?? '').filter(Boolean);
+  return cells.length > 0 && cells.every((cell) => parseClock(cell) !== null);
+}
+
+/**
+ * What the names of columns tell of their meaning, and some rows under them: "Start" may be a date or
+ * a time. Each column means one thing, each thing is meant once.
+ */
+export function guessColumns(
+  columns: readonly string[],
+  rows: readonly (readonly string[])[] = [],
+): ColumnMap {
   const map: ColumnMap = {};
-  const taken = new Set<number>();
+  for (const [date, time] of [
+    ['startDate', 'startTime'],
+    ['endDate', 'endTime'],
+  ] as const) {
+    const at = columns.findIndex(
+      (name, i) =>
+        GUESSES.some(([m, words]) => m === date && words.test(plainName(name))) &&
+        holdsTimes(i, rows),
+    );
+    if (at >= 0) map[time] = at;
+  }
+  const taken = new Set<number>(Object.values(map));
   for (const [meaning, pattern] of GUESSES) {
-    const at = columns.findIndex((name, i) => {
-      return (
-        !taken.has(i) &&
-        pattern.test(
-          name
-            .toLowerCase()
-            .replaceAll(/[_\s-]+/g, ' ')
-            .trim(),
-        )
-      );
-    });
+    if (map[meaning] !== undefined) continue;
+    const at = columns.findIndex((name, i) => !taken.has(i) && pattern.test(plainName(name)));
     if (at < 0) continue;
     map[meaning] = at;
     taken.add(at);

@@ -5,9 +5,9 @@ import { DAY, MINUTE, parseDate } from '../../time/civil';
 import { instantFromWall } from '../../time/zones';
 import type { FileContents } from '../ics/readFile';
 import { guessColumns, recallColumns, rememberColumns, signatureOf } from './columns';
-import { dateOrderOf, readDate } from './dates';
+import { dateOrderOf, isOrderAsked, readDate } from './dates';
 import type { TableReading } from './rows';
-import { readRows } from './rows';
+import { readLength, readRows } from './rows';
 import { readTable } from './table';
 import type { OutColumn } from './write';
 import { writeTable } from './write';
@@ -158,7 +158,7 @@ test('what goes out as a table comes back in', () => {
         const time = { kind: 'date' as const, date: '2026-11-24' };
         const times = { start: time, end: { ...time, date: '2026-11-25' } };
         const held = newEvent({ id: 'a', calendarId: 'work', ...times }, 0);
-        const row = { occurrence: o, event: held, calendar: 'Work', categories: [] };
+        const row = { occurrence: o, event: held, calendar: 'Work', categories: [], minutes: 0 };
         const { events, skipped } = read(writeTable([row], columns));
         // Clocks that go back may put the end of a short event before its start; that is told.
         if (skipped.length) return o.endMs < o.startMs;
@@ -178,8 +178,63 @@ test('cells that a spreadsheet would run are kept from that', () => {
   const times = { start: time, end: { ...time, date: '2026-11-25' } };
   const held = newEvent({ id: 'a', calendarId: 'work', ...times }, 0);
   const text = writeTable(
-    [{ occurrence: o, event: held, calendar: '', categories: [] }],
+    [{ occurrence: o, event: held, calendar: '', categories: [], minutes: 0 }],
     ['title'],
   );
   expect(text).toBe('Title\r\n"\'=HYPERLINK(""x"")"');
+});
+
+test.each([
+  ['45', 45],
+  ['45 min', 45],
+  ['1:30', 90],
+  ['1:30 h', 90],
+  ['1.5 h', 90],
+  ['1,5 hours', 90],
+  ['1 h 30 min', 90],
+  ['2 days', 2880],
+  ['1:75', null],
+  ['soon', null],
+  ['45 lamps', null],
+])('a length of %j is %s minutes', (text, minutes) => {
+  expect(readLength(text)).toBe(minutes);
+});
+
+test('an end past midnight needs no date, and one that would be most of a day stays out', () => {
+  const { events, skipped } = read(
+    'Title,Date,Start,End\nWatch,24/11/2026,23:30,00:30\nOdd,24/11/2026,10:00,9:00',
+    { columns: guessColumns(['Title', 'Date', 'Start', 'End'], [['', '', '23:30', '00:30']]) },
+  );
+  expect(events[0]).toMatchObject({
+    start: { local: '2026-11-24T23:30:00' },
+    end: { local: '2026-11-25T00:30:00' },
+  });
+  expect(skipped).toHaveLength(1);
+});
+
+test('“Start” and “End” are times where they hold times, and dates where they hold dates', () => {
+  const columns = ['Date', 'Start', 'End', 'What'];
+  expect(
+    guessColumns(columns, [
+      ['24/11/2026', '9:00', '10.30', 'A'],
+      ['', '14:00', '', 'B'],
+    ]),
+  ).toEqual({ startDate: 0, startTime: 1, endTime: 2, title: 3 });
+  expect(guessColumns(['Start', 'End'], [['24/11/2026', '25/11/2026']])).toEqual({
+    startDate: 0,
+    endDate: 1,
+  });
+});
+
+test('rows say whether they are free by whole words, and which calendar they are of', () => {
+  const { events, calendarNames } = read(
+    'Title,Date,Show as,Calendar\nA,24/11/2026,Unavailable,Clients\nB,25/11/2026,Available,\nC,26/11/2026,Out of office,Leave',
+  );
+  expect(events.map(({ availability }) => availability)).toEqual(['busy', 'free', 'away']);
+  expect([...calendarNames.values()]).toEqual(['Clients', 'Leave']);
+});
+
+test('the order of dates is asked only where it makes another day', () => {
+  expect(isOrderAsked(['2026-11-24', '24 Nov 2026', '24/11/2026', '05/05/2026'])).toBe(false);
+  expect(isOrderAsked(['24/11/2026', '05/06/2026'])).toBe(true);
 });

@@ -35,6 +35,14 @@ export function readDate(text: string, order: DateOrder): number | null {
 
 const monthOf = (word: string) => MONTHS.indexOf(word.toLowerCase()) + 1;
 
+/** Whether the order matters at all: there are dates in figures that are other days the other way round. */
+export function isOrderAsked(texts: readonly string[]): boolean {
+  return texts.some((text) => {
+    const [day, month] = [readDate(text, 'day'), readDate(text, 'month')];
+    return day !== null && month !== null && day !== month;
+  });
+}
+
 /** What the dates of a column say of their order: one that only fits so decides; null when none does. */
 export function dateOrderOf(texts: readonly string[]): DateOrder | null {
   const votes = { day: 0, month: 0 };

@@ -56,10 +56,41 @@ function dayIn(cells: Cells, meaning: ColumnMeaning, order: DateOrder): number |
 
 const YES = /^(yes|y|true|1|x|whole day|all day)$/i;
 const AVAILABILITIES: [RegExp, Availability][] = [
-  [/^free|transparent|available/i, 'free'],
-  [/^tentative/i, 'tentative'],
-  [/^(away|out)/i, 'away'],
+  [/^(free|transparent|available)\b/i, 'free'],
+  [/^tentative\b/i, 'tentative'],
+  [/^(away|out)\b/i, 'away'],
 ];
+
+const UNITS: [RegExp, number][] = [
+  [/^(m|min|mins|minutes?)?$/, 1],
+  [/^(h|hr|hrs|hours?)$/, 60],
+  [/^(d|days?)$/, 1440],
+];
+
+/** Minutes of a length as people write it: "45", "45 min", "1:30", "1:30 h", "1.5 h", "1 h 30 min". Null when it is none. */
+export function readLength(text: string): number | null {
+  const clock = /^(\d+):(\d{2})(?::\d{2})?\s*(?:h|hrs?|hours?)?$/i.exec(text.trim());
+  if (clock) return Number(clock[2]) < 60 ? Number(clock[1]) * 60 + Number(clock[2]) : null;
+  const parts = [...text.matchAll(/(\d+(?:[.,]\d+)?)\s*([a-z]*)\.?\s*/gi)];
+  if (
+    !parts.length ||
+    parts
+      .map(([all]) => all)
+      .join('')
+      .trim() !== text.trim()
+  )
+    return null;
+  let minutes = 0;
+  for (const [, amount, unit] of parts) {
+    const each = UNITS.find(([words]) => words.test(unit!.toLowerCase()))?.[1];
+    if (each === undefined) return null;
+    minutes += Number(amount!.replace(',', '.')) * each;
+  }
+  return minutes;
+}
+
+/** An end on a clock without a date that is earlier than its start is on the next day, unless that were most of a day. */
+const LONGEST_NIGHT = 12 * 60;
 
 function readSpan(cells: Cells, reading: TableReading) {
   const { order, zone, defaultLength } = reading;
@@ -76,16 +107,21 @@ function readSpan(cells: Cells, reading: TableReading) {
     };
   }
   const to = timeOf(cells, 'endTime', 'endDate');
-  const minutes = Number(cells('length').replace(',', '.'));
-  if (cells('length') !== '' && !(minutes >= 0))
-    throw new RangeError(`“${cells('length')}” is not a length`);
+  const written = cells('length');
+  const length = written === '' ? defaultLength : readLength(written);
+  if (length === null) throw new RangeError(`“${written}” is not a length`);
   const start = startDay * DAY + from * MINUTE;
-  const length = cells('length') === '' ? defaultLength : minutes;
-  const end = to === null ? start + length * MINUTE : (endDay ?? startDay) * DAY + to * MINUTE;
+  const end = to === null ? start + length * MINUTE : endOf({ startDay, endDay, from, to });
   const zoned = (wall: number) => ({ kind: 'zoned' as const, local: formatLocal(wall), zone });
   const span = { start: zoned(start), end: zoned(end) };
   if (!lastsForward(span.start, span.end)) throw new RangeError('the end is before the start');
   return span;
+}
+
+function endOf(row: { startDay: number; endDay: number | null; from: number; to: number }): number {
+  const { startDay, endDay, from, to } = row;
+  const isNextDay = endDay === null && to < from && to + 1440 - from <= LONGEST_NIGHT;
+  return ((endDay ?? startDay) + (isNextDay ? 1 : 0)) * DAY + to * MINUTE;
 }
 
 /** FNV-1a: a row gets the same UID whenever it is read, so that it comes in once. */
@@ -143,6 +179,7 @@ export function readRows(table: Table, reading: TableReading): FileContents {
     looseDates: [],
     tasks: [],
     ownUids: new Set(),
+    calendarNames: new Map(),
     otherComponents: [],
     properties: [],
     counts: { events: table.rows.length, tasks: 0, overrides: 0 },
@@ -154,7 +191,11 @@ export function readRows(table: Table, reading: TableReading): FileContents {
     try {
       const draft = readRow(cells, reading);
       if (seen.has(draft.uid)) contents.skipped.push({ line, what: 'This row stood before.' });
-      else contents.events.push(draft);
+      else {
+        contents.events.push(draft);
+        const calendar = cells[reading.columns.calendar ?? -1]?.trim();
+        if (calendar) contents.calendarNames.set(draft.uid, calendar);
+      }
       seen.add(draft.uid);
     } catch (error) {
       if (!(error instanceof RangeError)) throw error;

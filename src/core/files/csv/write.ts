@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import type { Occurrence } from '../../agenda/occurrence';
 import type { CalendarEvent } from '../../model/event';
-import { DAY, dayOfWall, formatDate, MINUTE, minuteOfDay } from '../../time/civil';
+import { DAY, dayOfWall, formatDate, minuteOfDay } from '../../time/civil';
 
 /** Columns that can go out, in their usual order, with their names. */
 export const OUT_COLUMNS = {
@@ -28,6 +28,8 @@ export interface OutRow {
   event: CalendarEvent;
   calendar: string;
   categories: string[];
+  /** As the table counts them: what it takes of the period, and none where it is free (see `minutesWithin`). */
+  minutes: number;
 }
 
 const clock = (wall: number) => {
@@ -43,8 +45,7 @@ const CELLS: Record<OutColumn, (row: OutRow) => string | number> = {
   endDate: ({ occurrence: o }) => formatDate(dayOfWall(o.wholeDay ? o.end - DAY : o.end)),
   endTime: ({ occurrence: o }) => (o.wholeDay ? '' : clock(o.end)),
   wholeDay: ({ occurrence: o }) => (o.wholeDay ? 'yes' : 'no'),
-  hours: ({ occurrence: o }) =>
-    o.wholeDay ? '' : Math.round((o.endMs - o.startMs) / MINUTE / 0.6) / 100,
+  hours: ({ minutes }) => (minutes > 0 ? Math.round(minutes / 0.6) / 100 : ''),
   calendar: ({ calendar }) => calendar,
   place: ({ occurrence }) => occurrence.place,
   categories: ({ categories }) => categories.join('; '),

@@ -25,6 +25,7 @@ export function mergeContents(
     events: [...events.values()],
     looseDates: all.flatMap(({ looseDates }) => looseDates),
     tasks: all.flatMap(({ tasks }) => tasks),
+    calendarNames: new Map(all.flatMap(({ calendarNames }) => [...calendarNames])),
     ownUids: new Set(all.flatMap(({ ownUids }) => [...ownUids])),
     otherComponents: all.flatMap(({ otherComponents }) => otherComponents),
     properties: all.flatMap(({ properties }) => properties),

@@ -38,6 +38,8 @@ export interface FileContents {
   tasks: FileTask[];
   /** UIDs of entries that this app wrote: what these leave out is not there. */
   ownUids: ReadonlySet<string>;
+  /** Names of the calendars that entries say they are of, by UID: tables have such a column. */
+  calendarNames: Map<string, string>;
   /** Components that the app has no use for, and properties of the calendar: kept for export. */
   otherComponents: JcalComponent[];
   properties: JcalProperty[];
@@ -110,6 +112,7 @@ class Reader {
       looseDates: [],
       tasks: [],
       ownUids: new Set(),
+      calendarNames: new Map(),
       otherComponents: [],
       properties: [],
       counts: { events: 0, tasks: 0, overrides: 0 },
