@@ -21,7 +21,7 @@ async function load(events: readonly CalendarEvent[]): Promise<Engine> {
   for (const event of events) store.texts.set(`event/${event.id}`, writeRecord('event', event));
   const engine = new Engine(
     store,
-    { alone: (work) => work(), announce: () => undefined },
+    { name: 'bench', alone: (work) => work(), announce: () => undefined },
     outside(),
   );
   const before = performance.now();

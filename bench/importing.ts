@@ -32,7 +32,11 @@ function heapInUse(): number {
 }
 
 async function emptyEngine(): Promise<Engine> {
-  const surroundings = { alone: <T>(work: () => Promise<T>) => work(), announce: () => undefined };
+  const surroundings = {
+    name: 'bench',
+    alone: <T>(work: () => Promise<T>) => work(),
+    announce: () => undefined,
+  };
   const askFeed = () => Promise.reject(new Error('There is no network here.'));
   const outside = { askFeed, files: new MemoryFiles() };
   const engine = new Engine(new MemoryStore(), surroundings, outside);

@@ -13,12 +13,14 @@ import { uidOf } from '@/core/model/event';
 import { titleOf } from '@/core/model/titleOf';
 import type { Lens } from '@/core/model/view';
 import type { Category, Settings } from '@/core/model/others';
+import { sayMove } from '@/core/editing/sayMove';
 import { count } from '@/core/time/words';
 import type { CalendarWork } from '@/engine/calendarWork';
 import type { Edit } from '@/engine/change';
 import type { SweepRequest } from '@/engine/sweeper';
 import { useEngine } from './engineContext';
 import { useMessages } from './messages';
+import { usePreferences } from './preferences';
 import { OCCURRENCES } from './queries';
 import { inTurn } from './turns';
 
@@ -43,6 +45,7 @@ export function useActions() {
   const { engine } = useEngine();
   const { say, complain } = useMessages();
   const client = useQueryClient();
+  const { wording } = usePreferences();
   return useMemo(() => {
     async function commit(label: string, edits: Edit[], isQuiet = false): Promise<boolean> {
       if (!engine) {
@@ -67,7 +70,9 @@ export function useActions() {
         const before = await engine?.event(id);
         if (!before) return false;
         const after = revised(edit(before), {}, Date.now());
-        return commit(`${verb} ${quoted(after)}`, [{ type: 'event', before, after }]);
+        return commit(`${verb} ${quoted(after)}${sayMove(before, after, wording)}`, [
+          { type: 'event', before, after },
+        ]);
       });
 
     /** Does something to a series as it stands by then; `edit` gives what is to be kept. */
@@ -89,17 +94,29 @@ export function useActions() {
         }
       });
 
-    const step = (direction: 'undo' | 'redo') => inTurn(() => stepNow(direction));
+    /** One step through the history; where its list is open, that shows it and no message needs to. */
+    const step = (direction: 'undo' | 'redo', { isSaid = true } = {}) =>
+      inTurn(() => stepNow(direction, isSaid));
 
-    async function stepNow(direction: 'undo' | 'redo'): Promise<void> {
-      if (!engine) return;
+    /** Several steps at once, back or on to a point. */
+    const steps = (direction: 'undo' | 'redo', times: number) =>
+      inTurn(async () => {
+        for (let done = 0; done < times; done++) if (!(await stepNow(direction, false))) return;
+      });
+
+    /** Whether a step was taken. */
+    async function stepNow(direction: 'undo' | 'redo', isSaid: boolean): Promise<boolean> {
+      if (!engine) return false;
       try {
         const label = await engine.step(direction);
         if (label === null) say(direction === 'undo' ? 'Nothing to undo.' : 'Nothing to redo.');
-        else if (direction === 'undo') say(`Undone: ${label}`, 'redo');
-        else say(`Done again: ${label}`, 'undo');
+        else if (isSaid && direction === 'undo') say(`Undone: ${label}`, 'redo');
+        else if (isSaid) say(`Done again: ${label}`, 'undo');
+        return label !== null;
       } catch (error) {
-        complain(`That did not work: ${(error as Error).message}`);
+        const { name, message } = error as Error;
+        complain(name === 'HistoryError' ? message : `That did not work: ${message}`);
+        return false;
       }
     }
 
@@ -123,6 +140,7 @@ export function useActions() {
     return {
       change,
       step,
+      steps,
       showAt,
       editById,
       editSeriesById,
@@ -169,7 +187,7 @@ export function useActions() {
       add: (event: CalendarEvent) =>
         change(`Added ${quoted(event)}`, [{ type: 'event', before: null, after: event }]),
       edit: (before: CalendarEvent, after: CalendarEvent, verb = 'Changed') =>
-        change(`${verb} ${quoted(after)}`, [
+        change(`${verb} ${quoted(after)}${sayMove(before, after, wording)}`, [
           { type: 'event', before, after: revised(after, {}, Date.now()) },
         ]),
       copy: (event: CalendarEvent, copies: CalendarEvent[], label?: string) =>
@@ -288,7 +306,7 @@ export function useActions() {
           commit(label, [{ type: 'settings', before, after: { ...before, ...fields } }], true),
         ),
     };
-  }, [engine, say, complain, client]);
+  }, [engine, say, complain, client, wording]);
 }
 
 export type Actions = ReturnType<typeof useActions>;

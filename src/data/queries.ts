@@ -231,3 +231,8 @@ export function useEventCounts() {
 export function useSetAside() {
   return useEngineQuery(['setAside'], (engine) => engine.setAside());
 }
+
+/** The last changes that can be undone and done again. */
+export function useChanges() {
+  return useEngineQuery(['changes'], (engine) => engine.changes());
+}

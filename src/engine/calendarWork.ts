@@ -5,10 +5,11 @@ import type { MergeChoice } from '@/core/calendars/merge';
 import { mergedEvents, planMerge } from '@/core/calendars/merge';
 import { revised } from '@/core/editing/edits';
 import type { Calendar } from '@/core/model/calendar';
-import type { EventTime } from '@/core/model/common';
+import type { EventTime, JcalProperty } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries, uidOf } from '@/core/model/event';
-import { count } from '@/core/time/words';
+import type { Task } from '@/core/model/others';
+import { count, joinWords } from '@/core/time/words';
 import type { ChangeRequest, Edit } from './change';
 import type { Repository } from './repository';
 
@@ -45,6 +46,24 @@ const eventsOf = (records: Records, calendarId: string) =>
     .all('event')
     .filter((event) => event.calendarId === calendarId && event.removedAt === undefined);
 
+const tasksOf = (records: Records, calendarId: string) =>
+  records
+    .all('task')
+    .filter((task) => task.calendarId === calendarId && task.removedAt === undefined);
+
+const taskEdit = (before: Task, after: Task): Edit => ({ type: 'task', before, after });
+
+/** "3 events", or "3 events and 2 tasks". */
+const sayContents = (events: readonly unknown[], tasks: readonly unknown[]) =>
+  joinWords([
+    count(events.length, 'event'),
+    ...(tasks.length ? [count(tasks.length, 'task')] : []),
+  ]);
+
+/** Tasks that went with their calendar and come back with it. */
+const tasksRemovedWith = (records: Records, { id, removedAt }: Calendar): Task[] =>
+  records.all('task').filter((task) => task.calendarId === id && task.removedAt === removedAt);
+
 /** Events that went with their calendar and come back with it. */
 function eventsRemovedWith(records: Records, { id, removedAt }: Calendar): CalendarEvent[] {
   return records
@@ -56,12 +75,14 @@ function eventsRemovedWith(records: Records, { id, removedAt }: Calendar): Calen
 function removeCalendar(records: Records, id: string, now: number): ChangeRequest {
   const before = calendarOf(records, id);
   const events = eventsOf(records, id);
+  const tasks = tasksOf(records, id);
   return {
-    label: `Removed ${before.name} with ${count(events.length, 'event')}`,
+    label: `Removed ${before.name} with ${sayContents(events, tasks)}`,
     at: now,
     edits: [
       { type: 'calendar', before, after: { ...before, removedAt: now } },
       ...events.map((event) => eventEdit(event, revised(event, { removedAt: now }, now))),
+      ...tasks.map((task) => taskEdit(task, { ...task, removedAt: now })),
     ],
   };
 }
@@ -70,14 +91,19 @@ function bringBackCalendar(records: Records, id: string, now: number): ChangeReq
   const before = calendarOf(records, id);
   const { removedAt: _gone, ...calendar } = before;
   const events = eventsRemovedWith(records, before);
+  const tasks = tasksRemovedWith(records, before);
   return {
-    label: `Brought back ${before.name} with ${count(events.length, 'event')}`,
+    label: `Brought back ${before.name} with ${sayContents(events, tasks)}`,
     at: now,
     edits: [
       { type: 'calendar', before, after: { ...calendar, shown: true, listed: true } },
       ...events.map((event) => {
         const { removedAt: _removedAt, ...after } = revised(event, {}, now);
         return eventEdit(event, after);
+      }),
+      ...tasks.map((task) => {
+        const { removedAt: _removedAt, ...after } = task;
+        return taskEdit(task, after);
       }),
     ],
   };
@@ -130,11 +156,27 @@ function duplicateCalendar(
       after: { ...event, ...names, created: now, updated: now, revision: 0 },
     };
   });
+  const tasks = tasksOf(records, id).map((task): Edit => {
+    const taskId = newId();
+    const after = taskNamed({ ...task, id: taskId, calendarId: copy.id }, uidOf(taskId));
+    return { type: 'task', before: null, after };
+  });
   return {
-    label: `Duplicated ${original.name} with ${count(events.length, 'event')}`,
+    label: `Duplicated ${original.name} with ${sayContents(events, tasks)}`,
     at: now,
-    edits: [{ type: 'calendar', before: null, after: copy }, ...events],
+    edits: [{ type: 'calendar', before: null, after: copy }, ...events, ...tasks],
   };
+}
+
+/** A task under another UID, also in the VTODO that it came from. */
+function taskNamed(task: Task, uid: string): Task {
+  const { component } = task;
+  if (!component) return { ...task, uid };
+  const [name, properties, children] = component;
+  const named = properties.map((prop): JcalProperty =>
+    prop[0] === 'uid' ? ['uid', prop[1], 'text', uid] : prop,
+  );
+  return { ...task, uid, component: [name, named, children] };
 }
 
 /** The name, with a number when another calendar has it. */
@@ -165,13 +207,15 @@ function mergeCalendars(
   const into = calendarOf(records, ids.into);
   const plan = planMerge(eventsOf(records, from.id), eventsOf(records, into.id));
   const events = mergedEvents(plan, from, into, choice, now);
+  const tasks = tasksOf(records, from.id);
   const joined = choice.join && plan.twins.length ? `, ${plan.twins.length} joined` : '';
   return {
-    label: `Merged ${from.name} into ${into.name}: ${count(plan.moving.length, 'event')}${joined}`,
+    label: `Merged ${from.name} into ${into.name}: ${sayContents(plan.moving, tasks)}${joined}`,
     at: now,
     edits: [
       { type: 'calendar', before: from, after: { ...from, removedAt: now } },
       ...events.map(({ before, after }) => eventEdit(before, after)),
+      ...tasks.map((task) => taskEdit(task, { ...task, calendarId: into.id })),
     ],
   };
 }

@@ -38,7 +38,11 @@ const SEED = [
 
 async function open(seed = SEED, around: Outside = outside()) {
   const store = new MemoryStore();
-  const engine = new Engine(store, { alone: (work) => work(), announce: () => undefined }, around);
+  const engine = new Engine(
+    store,
+    { name: 'here', alone: (work) => work(), announce: () => undefined },
+    around,
+  );
   await new Promise<void>((resolve) => {
     void engine.open(
       () => seed,
@@ -282,10 +286,14 @@ test('several files come in as one; what stays out is said with its file', async
   const preview = await engine.previewImport(files, NOW, () => undefined);
   expect(preview).toMatchObject({ fileName: '2 files', fates: { new: 2 }, problems: 1 });
   expect(preview.skipped[0]!.what).toMatch(/^two\.ics: /);
+  // A bad one is named, and keeps none of the others out.
   const bad = fileOf('x', 'three.ics');
-  await expect(engine.previewImport([files[0]!, bad], NOW, () => undefined)).rejects.toThrow(
-    'three.ics',
-  );
+  const some = await engine.previewImport([files[0]!, bad], NOW, () => undefined);
+  expect([some.counts.events, some.skipped[0]!.what]).toEqual([
+    1,
+    expect.stringMatching(/^three\.ics stays out: /),
+  ]);
+  await expect(engine.previewImport([bad, bad], NOW, () => undefined)).rejects.toThrow('three.ics');
 });
 
 test('categories of a file become the app’s, and go out by their names', async () => {

@@ -99,13 +99,13 @@ test('what was cleared away for good stays away', () => {
 
 function filled(n: number): History {
   let history = EMPTY_HISTORY;
-  for (let i = 1; i <= n; i++) ({ history } = pushChange(history, `Change ${i}`));
+  for (let i = 1; i <= n; i++) ({ history } = pushChange(history, { label: `Change ${i}` }));
   return history;
 }
 
 test('the history keeps the last changes and names those that it forgets', () => {
   const history = filled(CHANGES_KEPT);
-  const { history: next, forgotten, id } = pushChange(history, 'One more');
+  const { history: next, forgotten, id } = pushChange(history, { label: 'One more' });
   expect(id).toBe(CHANGES_KEPT + 1);
   expect(forgotten).toEqual([1]);
   expect(next.done).toHaveLength(CHANGES_KEPT);
@@ -139,7 +139,7 @@ test('undo and redo walk the same changes to and fro', () => {
 
 test('a new change forgets those that could be done again', () => {
   const undone = stepHistory(filled(3), 'undo')!.history;
-  const { history, forgotten } = pushChange(undone, 'Another');
+  const { history, forgotten } = pushChange(undone, { label: 'Another' });
   expect(forgotten).toEqual([3]);
   expect(history.undone).toEqual([]);
   expect(history.done.map(({ label }) => label)).toEqual(['Change 1', 'Change 2', 'Another']);

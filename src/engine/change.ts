@@ -94,13 +94,27 @@ export function applyReverse({ before, after }: Step, latest: Fields | null): Fi
   return latest === null && before && after ? null : applyEdit(after, before, latest);
 }
 
-/** Which changes can be undone and redone: ids, the next one last. */
+/** A change as the history names it: when it was made (epoch ms), and in which window. */
+const historyEntry = z.object({
+  id: z.number().int(),
+  label: z.string(),
+  at: z.number().optional(),
+  by: z.string().optional(),
+});
+export type HistoryEntry = z.infer<typeof historyEntry>;
+
+/** Which changes can be undone and redone, the next one last. */
 export const historySchema = z.object({
   next: z.number().int(),
-  done: z.array(z.object({ id: z.number().int(), label: z.string() })),
-  undone: z.array(z.object({ id: z.number().int(), label: z.string() })),
+  done: z.array(historyEntry),
+  undone: z.array(historyEntry),
 });
 export type History = z.infer<typeof historySchema>;
+
+/** Why a step through the history was not taken, in words for the person. */
+export class HistoryError extends Error {
+  override name = 'HistoryError';
+}
 
 export const EMPTY_HISTORY: History = { next: 1, done: [], undone: [] };
 
@@ -110,15 +124,15 @@ export const CHANGES_KEPT = 100;
 /** The history after a new change, and the ids of changes that are forgotten for it. */
 export function pushChange(
   history: History,
-  label: string,
+  change: Omit<HistoryEntry, 'id'>,
 ): { history: History; id: number; forgotten: number[] } {
   const id = history.next;
-  const done = [...history.done, { id, label }];
+  const done = [...history.done, { id, ...change }];
   const old = done.slice(0, -CHANGES_KEPT);
   return {
     id,
     history: { next: id + 1, done: done.slice(-CHANGES_KEPT), undone: [] },
-    forgotten: [...old, ...history.undone].map((change) => change.id),
+    forgotten: [...old, ...history.undone].map((one) => one.id),
   };
 }
 

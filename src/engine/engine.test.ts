@@ -27,6 +27,7 @@ class Windows {
 
   async open(seed: () => TypedRecord[] = firstSeed): Promise<Engine> {
     const surroundings: Surroundings = {
+      name: 'here',
       alone: (work) => {
         const turn = this.queue.then(work);
         this.queue = turn.catch(() => undefined);
@@ -228,7 +229,7 @@ test('removed events wait, come back, or are cleared beyond undo', async () => {
   expect(engine.removed().map(({ title }) => title)).toEqual(['Call']);
   await engine.clearRemoved();
   expect(engine.removed()).toEqual([]);
-  await engine.step('undo');
+  await expect(engine.step('undo')).rejects.toThrow('cleared for good');
   expect(titles(engine)).toEqual([]);
 });
 

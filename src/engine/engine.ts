@@ -23,7 +23,7 @@ import type { AgendaPage, AgendaRequest } from './agendaPages';
 import { agendaPage } from './agendaPages';
 import type { CalendarWork, MergePreview, RemovedCalendar } from './calendarWork';
 import { mergePreview, removedCalendars, removedEvents, workChange } from './calendarWork';
-import type { ChangeRequest } from './change';
+import type { ChangeRequest, HistoryEntry } from './change';
 import { breathe } from './breathe';
 import type { ExportedFile, ExportRequest, TableRequest } from './exporter';
 import { exportCalendarFile, exportTable } from './exporter';
@@ -58,6 +58,11 @@ export interface EngineStatus {
   /** Labels of the changes that undo and redo would reach. */
   undo: string | null;
   redo: string | null;
+}
+
+/** A change that can be undone or done again; `isHere` tells whether this window made it. */
+export interface ChangeEntry extends Omit<HistoryEntry, 'by'> {
+  isHere: boolean;
 }
 
 /** What the engine reaches besides its store. */
@@ -319,6 +324,16 @@ export class Engine {
   async commit(request: ChangeRequest): Promise<void> {
     await this.repository.commit(request);
     this.tell(true);
+  }
+
+  /** The last changes that can be undone and done again, the next one last; `isHere`: made in this window. */
+  changes(): Record<'done' | 'undone', ChangeEntry[]> {
+    const { history } = this.repository;
+    const entry = ({ by, ...change }: HistoryEntry): ChangeEntry => ({
+      ...change,
+      isHere: by === this.surroundings.name,
+    });
+    return { done: history.done.map(entry), undone: history.undone.map(entry) };
   }
 
   /** The label of what was undone or done again; null when there is nothing. */

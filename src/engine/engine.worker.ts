@@ -1,4 +1,5 @@
 import { expose, proxy } from 'comlink';
+import { nanoid } from 'nanoid';
 import { demoSeed } from '@/../demo/scenario';
 import { askFeed } from './askFeed';
 import { firstSeed } from './firstSeed';
@@ -25,6 +26,7 @@ const filesOf = (store: StoreName) => `orderly-week-${store}-files`;
 
 function surroundingsOf(store: StoreName, channel: BroadcastChannel): Surroundings {
   return {
+    name: nanoid(8),
     alone: (work) => navigator.locks.request(nameOf(store), work) as ReturnType<typeof work>,
     announce: (keys) => channel.postMessage(keys),
   };

@@ -13,6 +13,7 @@ import {
   applyReverse,
   editKey,
   EMPTY_HISTORY,
+  HistoryError,
   historySchema,
   keptChange,
   pushChange,
@@ -122,16 +123,24 @@ export class Repository {
 
   private take(key: string, type: RecordType, text: string | undefined): void {
     if (text === undefined) {
+      this.forgetAside(key);
       this.keep(key, null);
       return;
     }
     try {
       this.keep(key, readRecord(type, text));
+      this.forgetAside(key);
     } catch (error) {
       if (!(error instanceof RecordError)) throw error;
       if (!this.setAside.some((aside) => aside.key === key))
         this.setAside.push({ key, raw: text, reason: error.message });
     }
+  }
+
+  /** A record that is sound again, or gone, is not set aside any more. */
+  private forgetAside(key: string): void {
+    const at = this.setAside.findIndex((aside) => aside.key === key);
+    if (at >= 0) this.setAside.splice(at, 1);
   }
 
   private keep(key: string, record: AnyRecord | null): void {
@@ -193,7 +202,11 @@ export class Repository {
   }
 
   private async writeChange(change: PendingChange): Promise<void> {
-    const { history, id, forgotten } = pushChange(this.history, change.label);
+    const { history, id, forgotten } = pushChange(this.history, {
+      label: change.label,
+      at: change.at,
+      by: this.surroundings.name,
+    });
     const entries = recordEntries(change.steps);
     entries.set(changeKey(id), JSON.stringify(change));
     entries.set(HISTORY, JSON.stringify(history));
@@ -203,7 +216,11 @@ export class Repository {
     this.surroundings.announce(change.steps.map((step) => step.key));
   }
 
-  /** Takes the last change back, or does the last undone one again; its label, or null. */
+  /**
+   * Takes the last change back, or does the last undone one again; its label, or null when there is none.
+   * @throws HistoryError when its records can't be found: those of the change, which stays in the
+   * history, or those that it is about, which were cleared for good.
+   */
   async step(direction: 'undo' | 'redo'): Promise<string | null> {
     return this.surroundings.alone(async () => {
       if (direction === 'undo' && this.pending.length) return this.dropPending();
@@ -212,30 +229,46 @@ export class Repository {
       if (!next) return null;
       const text = (await this.store.getMany([changeKey(next.id)])).get(changeKey(next.id));
       const change = keptChange.safeParse(text === undefined ? null : parseJson(text));
-      const steps = change.success ? change.data.steps : [];
+      if (!change.success)
+        throw new HistoryError(
+          `What “${next.label}” changed can’t be read, so nothing was ${direction === 'undo' ? 'undone' : 'done again'}.`,
+        );
+      const { steps } = change.data;
       await this.refresh(
         steps.map((step) => step.key),
         false,
       );
       const results = steps.map((step) => this.stepResult(step, direction));
+      const lost = results.filter(({ isLost }) => isLost).length;
       const entries = recordEntries(results);
       entries.set(HISTORY, JSON.stringify(next.history));
       await this.store.setMany(entries);
       this.history = next.history;
       for (const { key, after } of results) this.keep(key, after as AnyRecord | null);
       this.surroundings.announce(results.map(({ key }) => key));
-      return next.label;
+      if (lost === 0) return next.label;
+      if (lost < steps.length)
+        return `${next.label}, except for what was cleared for good (${lost})`;
+      throw new HistoryError(`“${next.label}” can’t be taken back: it was cleared for good.`);
     });
   }
 
-  private stepResult(step: Step, direction: 'undo' | 'redo'): Pick<Step, 'key' | 'after'> {
+  private stepResult(
+    step: Step,
+    direction: 'undo' | 'redo',
+  ): Pick<Step, 'key' | 'after'> & { isLost: boolean } {
     const latest = (this.records.get(step.key) as Fields | undefined) ?? null;
     const after =
       direction === 'undo'
         ? applyReverse(step, latest)
         : applyReverse({ ...step, before: step.after, after: step.before }, latest);
     const wanted = direction === 'undo' ? step.before : step.after;
-    return { key: step.key, after: fitting(splitKey(step.key)!.type, after, wanted) };
+    return {
+      key: step.key,
+      after: fitting(splitKey(step.key)!.type, after, wanted),
+      // The record is neither here nor does the step make it: it was cleared for good.
+      isLost: latest === null && after === null && wanted !== null,
+    };
   }
 
   /** Undo of a change that was never written. */

@@ -40,7 +40,11 @@ const SEED = [
 ];
 
 async function open(): Promise<Engine> {
-  const surroundings: Surroundings = { alone: (work) => work(), announce: () => undefined };
+  const surroundings: Surroundings = {
+    name: 'here',
+    alone: (work) => work(),
+    announce: () => undefined,
+  };
   const engine = new Engine(new MemoryStore(), surroundings, outside());
   await new Promise<void>((resolve) => {
     void engine.open(

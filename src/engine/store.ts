@@ -11,6 +11,8 @@ export interface Store {
 
 /** What stands around a store when several windows use it. */
 export interface Surroundings {
+  /** What tells this window from others; a page that was loaded anew is another one. */
+  name: string;
   /** Runs work while no other window does (Web Locks). */
   alone<T>(work: () => Promise<T>): Promise<T>;
   /** Tells other windows which keys were written. */

@@ -24,7 +24,7 @@ function event(id: string, day: number, fields: Partial<CalendarEvent> = {}): Ca
 async function engineWith(events: readonly CalendarEvent[]): Promise<Engine> {
   const engine = new Engine(
     new MemoryStore(),
-    { alone: (work) => work(), announce: () => undefined },
+    { name: 'here', alone: (work) => work(), announce: () => undefined },
     outside(),
   );
   await new Promise<void>((resolve) => {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, Dialog, Portal, Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 import { wallOf } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
@@ -12,6 +12,7 @@ import { useMessages } from '@/data/messages';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars, useRemoved, useRemovedCalendars } from '@/data/queries';
 import { Card } from '@/ui/Card';
+import { Dialog } from '@/ui/Dialog';
 import { Mark } from '@/ui/Mark';
 import { Page } from '@/ui/Page';
 import { inkColours } from '@/ui/theme/palette';
@@ -130,7 +131,9 @@ export function RemovedScreen() {
                 )
               }
             >
-              Bring back all {removed.length.toLocaleString('en')}
+              {removed.length === 1
+                ? 'Bring it back'
+                : `Bring back all ${removed.length.toLocaleString('en')}`}
             </Button>
             <Button icon="trash-can-outline" onPress={() => setAsking(true)}>
               Clear for good…
@@ -146,18 +149,22 @@ export function RemovedScreen() {
           )}
         </Card>
       )}
-      <Portal>
-        <Dialog visible={isAsking} onDismiss={() => setAsking(false)} style={styles.dialog}>
-          <Dialog.Title>Clear {count(removed.length, 'event')} for good?</Dialog.Title>
-          <Dialog.Content>
-            <Text>They can’t be brought back after that, not by Undo either.</Text>
-          </Dialog.Content>
-          <Dialog.Actions>
-            <Button onPress={() => setAsking(false)}>Keep them</Button>
-            <Button onPress={() => void clear()}>Clear for good</Button>
-          </Dialog.Actions>
+      {isAsking && (
+        <Dialog
+          title={`Clear ${count(removed.length, 'event')} for good?`}
+          onClose={() => setAsking(false)}
+          footer={
+            <>
+              <Button onPress={() => setAsking(false)}>Keep them</Button>
+              <Button mode="contained" onPress={() => void clear()}>
+                Clear for good
+              </Button>
+            </>
+          }
+        >
+          <Text>They can’t be brought back after that, not by Undo either.</Text>
         </Dialog>
-      </Portal>
+      )}
     </Page>
   );
 }
@@ -167,5 +174,4 @@ const styles = StyleSheet.create({
   text: { flex: 1, minWidth: 0 },
   title: { fontWeight: '500' },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 10 },
-  dialog: { maxWidth: 460, alignSelf: 'center' },
 });

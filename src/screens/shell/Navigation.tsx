@@ -1,9 +1,11 @@
 import { Link, usePathname, useRouter } from 'expo-router';
+import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { useEngine } from '@/data/engineContext';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
+import { ChangesDialog } from './ChangesDialog';
 
 const PLACES = [
   { path: '/', name: 'Plan', icon: 'view-agenda-outline' },
@@ -66,6 +68,28 @@ function AddButton({ isRail }: { isRail: boolean }) {
   );
 }
 
+/** The way to what was done last, to take it back: in reach on every screen. */
+function UndoButton({ isRail }: { isRail: boolean }) {
+  const palette = usePalette();
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <>
+      <Pressable
+        role="button"
+        aria-haspopup="dialog"
+        onPress={() => setOpen(true)}
+        style={isRail ? styles.railItem : styles.barItem}
+      >
+        <Icon name="undo-variant" size={24} color={palette.dim} />
+        <Text variant="labelSmall" style={{ color: palette.dim }}>
+          Undo…
+        </Text>
+      </Pressable>
+      {isOpen && <ChangesDialog onClose={() => setOpen(false)} />}
+    </>
+  );
+}
+
 /** Where one can go: a rail on a wide screen, a bar along the bottom on a phone. */
 export function Navigation({ isRail }: { isRail: boolean }) {
   const palette = usePalette();
@@ -80,6 +104,7 @@ export function Navigation({ isRail }: { isRail: boolean }) {
         <AddButton isRail={false} />
         <PlaceLink place={tidy} isRail={false} />
         <PlaceLink place={calendars} isRail={false} />
+        <UndoButton isRail={false} />
       </View>
     );
   }
@@ -89,6 +114,7 @@ export function Navigation({ isRail }: { isRail: boolean }) {
       {PLACES.map((place) => (
         <PlaceLink key={place.path} place={place} isRail />
       ))}
+      <UndoButton isRail />
       <View style={styles.spring} />
       <Text variant="labelSmall" style={[styles.store, { color: palette.dim }]}>
         {store === 'demo' ? 'Demo data' : 'Your data'}
@@ -108,7 +134,7 @@ const styles = StyleSheet.create({
     borderRadius: 12,
     alignItems: 'center',
     justifyContent: 'center',
-    marginHorizontal: 8,
+    marginHorizontal: 4,
   },
   rail: { width: 84, borderRightWidth: 1, padding: 8, gap: 6, alignItems: 'stretch' },
   railItem: {

@@ -1,0 +1,130 @@
+import { newCalendar } from '@/core/model/calendar';
+import type { CalendarEvent } from '@/core/model/event';
+import { newEvent } from '@/core/model/event';
+import { INKS } from '@/core/model/inks';
+import type { Task } from '@/core/model/others';
+import type { Edit } from './change';
+import { Engine } from './engine';
+import { MemoryStore } from './testing/memoryStore';
+import { outside } from './testing/outside';
+
+/** What Undo says of itself, what goes along with calendars, and what is set aside. */
+
+async function open(store = new MemoryStore(), name = 'here'): Promise<Engine> {
+  const surroundings = {
+    name,
+    alone: <T>(work: () => Promise<T>) => work(),
+    announce: () => undefined,
+  };
+  const engine = new Engine(store, surroundings, outside());
+  const work = (id: string, order: number) =>
+    newCalendar({ id, name: id, ink: INKS.Kelp, mark: 'square', order });
+  const seed = () => [
+    { type: 'calendar' as const, record: work('workshop', 0) },
+    { type: 'calendar' as const, record: work('clients', 1) },
+  ];
+  await new Promise<void>((resolve) => {
+    void engine.open(seed, ({ ready }) => ready && resolve());
+  });
+  return engine;
+}
+
+const call = (more: Partial<CalendarEvent> = {}): CalendarEvent =>
+  newEvent(
+    {
+      id: 'call',
+      calendarId: 'workshop',
+      title: 'Call',
+      start: { kind: 'zoned', local: '2026-11-24T09:00:00', zone: 'Europe/London' },
+      end: { kind: 'zoned', local: '2026-11-24T10:00:00', zone: 'Europe/London' },
+      ...more,
+    },
+    1,
+  );
+const task: Task = {
+  id: 'shellac',
+  uid: 'shellac@quay.example',
+  title: 'Order shellac',
+  done: false,
+  notes: '',
+  calendarId: 'workshop',
+  component: ['vtodo', [['uid', {}, 'text', 'shellac@quay.example']], []],
+};
+const add = (after: CalendarEvent): Edit => ({ type: 'event', before: null, after });
+const commit = (engine: Engine, label: string, ...edits: Edit[]) =>
+  engine.commit({ label, at: 5, edits });
+const tasks = async (engine: Engine, calendarId: string) => {
+  const { text } = await engine.exportCalendars({ calendarIds: [calendarId] });
+  return [...text.matchAll(/BEGIN:VTODO\r\nUID:(.*)/g)].map(([, uid]) => uid);
+};
+
+test('changes are told with when and where they were made', async () => {
+  const store = new MemoryStore();
+  const one = await open(store, 'one');
+  await commit(one, 'Added Call', add(call()));
+  const two = await open(store, 'two');
+  expect(two.changes()).toEqual({
+    done: [{ id: 1, label: 'Added Call', at: 5, isHere: false }],
+    undone: [],
+  });
+  await two.step('undo');
+  expect(two.changes().undone.map(({ label }) => label)).toEqual(['Added Call']);
+});
+
+test('an undo that can’t find its steps says so, changes nothing and keeps its place', async () => {
+  const store = new MemoryStore();
+  const engine = await open(store);
+  await commit(engine, 'Added Call', add(call()));
+  const before = engine.changes();
+  await store.setMany(new Map([['change/1', '{ torn']]));
+  await expect(engine.step('undo')).rejects.toThrow('“Added Call” changed can’t be read');
+  expect(engine.changes()).toEqual(before);
+  expect(engine.event('call')).not.toBeNull();
+});
+
+test('undo does not claim to bring back what was cleared for good', async () => {
+  const engine = await open();
+  const kept = call({ id: 'kept', title: 'Kept' });
+  await commit(engine, 'Added two', add(call()), add(kept));
+  const gone: Edit = { type: 'event', before: call(), after: { ...call(), removedAt: 7 } };
+  await commit(engine, 'Removed Call', gone);
+  await engine.clearRemoved();
+  await expect(engine.step('undo')).rejects.toThrow('“Removed Call” can’t be taken back');
+  expect(engine.event('call')).toBeNull();
+  // What came before it can still be undone.
+  expect(await engine.step('undo')).toBe('Added two');
+  expect(engine.event('kept')).toBeNull();
+});
+
+test('tasks go with their calendar: removed, brought back, duplicated and merged', async () => {
+  const engine = await open();
+  await commit(engine, 'Added', { type: 'task', before: null, after: task });
+  expect(await engine.work({ kind: 'remove', id: 'workshop' }, 9)).toBe(
+    'Removed workshop with 0 events and 1 task',
+  );
+  await engine.work({ kind: 'bringBack', id: 'workshop' }, 10);
+  expect(await tasks(engine, 'workshop')).toEqual(['shellac@quay.example']);
+
+  await engine.work({ kind: 'duplicate', id: 'workshop' }, 11);
+  const copy = engine.calendars().find(({ name }) => name === 'workshop copy')!;
+  const [uid] = await tasks(engine, copy.id);
+  expect(uid).toMatch(/@orderly-week$/);
+
+  const choice = { join: false, keepInk: false };
+  await engine.work({ kind: 'merge', from: 'workshop', into: 'clients', choice } as never, 12);
+  expect(await tasks(engine, 'clients')).toEqual(['shellac@quay.example']);
+  await engine.step('undo');
+  expect(await tasks(engine, 'workshop')).toEqual(['shellac@quay.example']);
+});
+
+test('a record that was set aside is so no longer once it is sound again', async () => {
+  const store = new MemoryStore();
+  await open(store);
+  await store.setMany(new Map([['event/call', '{ torn']]));
+  const engine = await open(store);
+  expect(engine.setAside().map(({ key }) => key)).toEqual(['event/call']);
+  await store.setMany(new Map([['event/call', JSON.stringify({ version: 1, data: call() })]]));
+  await engine.hear(['event/call']);
+  expect(engine.setAside()).toEqual([]);
+  expect(engine.event('call')?.title).toBe('Call');
+});
