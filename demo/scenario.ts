@@ -104,7 +104,8 @@ const ICONS: [RegExp, string][] = [
 
 /** With the categories and the icon that the title tells of; what is followed has its owner's. */
 function labelled(event: CalendarEvent): CalendarEvent {
-  if (event.calendarId === 'closures') return event;
+  // A closed quay is information: the workshop's own day is not taken by it.
+  if (event.calendarId === 'closures') return { ...event, availability: 'free' };
   const categoryIds = CATEGORIES.flatMap(({ category, words }) =>
     words.test(event.title) ? [category.id] : [],
   );

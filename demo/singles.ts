@@ -44,7 +44,7 @@ const NEAR: SingleSpec[] = [
     more: { place: 'Pressure room' },
   },
   { title: 'Invoice tool course', calendar: 'training', day: 2, at: '16:00', minutes: 60 },
-  { title: 'Tomas away', calendar: 'leave', day: 3, days: 2, more: { availability: 'away' } },
+  { title: 'Tomas away', calendar: 'leave', day: 3, days: 2, more: { availability: 'free' } },
   {
     title: 'Supplier terms',
     calendar: 'accounts',
@@ -92,7 +92,8 @@ const NEAR: SingleSpec[] = [
     days: 1,
     more: { availability: 'free' },
   },
-  { title: 'Ida away', calendar: 'leave', day: 14, days: 3, more: { availability: 'away' } },
+  { title: 'Ida away', calendar: 'leave', day: 14, days: 3, more: { availability: 'free' } },
+  { title: 'Own leave', calendar: 'leave', day: 10, days: 2, more: { availability: 'away' } },
   { title: 'Winter closing', calendar: 'closures', day: 30, days: 6 },
   {
     title: 'Stocktake weekend',
@@ -109,9 +110,9 @@ const NEAR: SingleSpec[] = [
   { title: 'Gasket delivery', calendar: 'workshop', day: 9, at: '11:30', minutes: 30 },
   { title: '', calendar: 'clients', day: 10, at: '16:30', minutes: 30 },
   { title: '', calendar: 'workshop', day: -3, at: '09:30', minutes: 15 },
-  { title: 'Tomas away', calendar: 'leave', day: 45, days: 5, more: { availability: 'away' } },
-  { title: 'Junia away', calendar: 'leave', day: -18, days: 2, more: { availability: 'away' } },
-  { title: 'Oskar away', calendar: 'leave', day: -54, days: 5, more: { availability: 'away' } },
+  { title: 'Tomas away', calendar: 'leave', day: 45, days: 5, more: { availability: 'free' } },
+  { title: 'Junia away', calendar: 'leave', day: -18, days: 2, more: { availability: 'free' } },
+  { title: 'Oskar away', calendar: 'leave', day: -54, days: 5, more: { availability: 'free' } },
 ];
 
 /** What the rest of the eight months is made of, one after the other. */

@@ -119,7 +119,7 @@ test('a whole day is moved by days', async ({ page, isPhone }) => {
   const to = { x: from.x, y: from.y - (await rowsDown(page, /^Wednesday,? 25/, /^Thursday,? 26/)) };
   if (isPhone) await touchDrag(page, [from, to], 400);
   else await mouseDrag(page, from, to);
-  await expect(bars.first()).toHaveAccessibleName(/Wed,? 25 Nov – Thu,? 26 Nov, Leave, away/);
+  await expect(bars.first()).toHaveAccessibleName(/Wed,? 25 Nov – Thu,? 26 Nov, Leave, free/);
 });
 
 test(

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import {
   cpSync,
@@ -26,6 +26,27 @@ export function run(command, args, { env = {}, quiet = false } = {}) {
   });
   if (result.error) throw result.error;
   return result.status ?? 1;
+}
+
+/** Runs several programs beside each other, each with its output in one piece; the names of those that failed. */
+export async function runBeside(programs) {
+  const codes = await Promise.all(
+    programs.map(
+      ([name, command, args]) =>
+        new Promise((resolve, reject) => {
+          const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+          const output = [];
+          child.stdout.on('data', (data) => output.push(data));
+          child.stderr.on('data', (data) => output.push(data));
+          child.on('error', reject);
+          child.on('close', (code) => {
+            if (code !== 0) process.stdout.write(Buffer.concat(output));
+            resolve([name, code]);
+          });
+        }),
+    ),
+  );
+  return codes.flatMap(([name, code]) => (code === 0 ? [] : [name]));
 }
 
 /** Runs a program and stops everything with its message when it fails. */
@@ -110,7 +131,16 @@ export function ensureBuilt({ force = false } = {}) {
 
 /** The browser for tests: Debian's Chromium, installed when it is missing. */
 export function ensureBrowser() {
-  if (existsSync('/usr/bin/chromium')) return;
+  const named = process.env['CHROMIUM'];
+  if (existsSync(named ?? '/usr/bin/chromium')) return;
+  if (named || !existsSync('/usr/bin/apt-get')) {
+    console.error(
+      named
+        ? `CHROMIUM names ${named}, and nothing is there.`
+        : 'The browser tests need Chromium. Install it, and set CHROMIUM to where it is.',
+    );
+    process.exit(1);
+  }
   console.log('Installing Chromium …');
   const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
   const apt = (...args) => [...sudo, 'apt-get', ...args];

@@ -1,6 +1,10 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { ensureBrowser, ensureBuilt, ensurePackages, must, ROOT, run } from './setup.mjs';
+import { ensureBrowser, ensureBuilt, ensurePackages, ROOT, run, runBeside } from './setup.mjs';
+
+const began = Date.now();
+const said = (what) =>
+  console.log(`${what} (${Math.round((Date.now() - began) / 1000)} s since the start)`);
 
 ensurePackages();
 ensureBrowser();
@@ -9,23 +13,26 @@ const results = path.join(ROOT, 'test-results');
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results);
 
-must('The format check (mend with npm run format)', 'npx', [
-  'prettier',
-  '--check',
-  '--log-level',
-  'warn',
-  '.',
+said('Looking at format, lint, types and what is unused …');
+const KNIP = ['knip', '--include', 'files,dependencies,unlisted,unresolved,exports'];
+const faults = await runBeside([
+  ['The lint', 'npx', ['eslint', '.', '--max-warnings', '0']],
+  ['The type check', 'npx', ['tsc', '--noEmit']],
+  [
+    'The format check (mend with npm run format)',
+    'npx',
+    'prettier --check --log-level warn .'.split(' '),
+  ],
+  ['The check for unused files and packages', 'npx', KNIP],
 ]);
-must('The lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
-must('The type check', 'npx', ['tsc', '--noEmit']);
-must('The check for unused files and packages', 'npx', [
-  'knip',
-  '--include',
-  'files,dependencies,unlisted,unresolved,exports',
-]);
+if (faults.length) {
+  for (const fault of faults) console.error(`${fault} failed.`);
+  process.exit(1);
+}
 
 const read = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null);
 
+said('Unit tests …');
 const jestFile = path.join(results, 'jest.json');
 const jestCode = run('npx', ['jest', '--ci', '--json', `--outputFile=${jestFile}`], {
   quiet: true,
@@ -33,10 +40,25 @@ const jestCode = run('npx', ['jest', '--ci', '--json', `--outputFile=${jestFile}
 const jest = read(jestFile);
 
 ensureBuilt();
+said('Browser tests …');
 const browserFile = path.join(ROOT, 'playwright-report', 'results.json');
 rmSync(browserFile, { force: true });
 const browserCode = run('npx', ['playwright', 'test']);
 const browser = read(browserFile);
+
+/** What took longest, of either kind. */
+function* timesOf() {
+  for (const { name, startTime, endTime } of jest?.testResults ?? [])
+    yield [endTime - startTime, path.relative(ROOT, name)];
+  const inside = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(inside)];
+  for (const { title, tests } of (browser?.suites ?? []).flatMap(inside))
+    for (const { projectName, results: tries } of tests)
+      yield [tries.reduce((sum, { duration }) => sum + duration, 0), `${projectName}: ${title}`];
+}
+console.log('The ten slowest:');
+for (const [ms, name] of [...timesOf()].sort(([a], [b]) => b - a).slice(0, 10))
+  console.log(`  ${(ms / 1000).toFixed(1).padStart(6)} s  ${name}`);
+said('All done');
 
 console.log(
   `Jest: ${jest?.numPassedTests ?? 0} passed, ${jest ? jest.numFailedTests + jest.numRuntimeErrorTestSuites : 1} failed`,

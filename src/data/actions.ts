@@ -43,7 +43,7 @@ const seriesLabel = (verb: string, scope: Scope) => (event: { title: string }) =
 /** Everything that a person can do to records. Each is one change, answered by a message with Undo. */
 export function useActions() {
   const { engine } = useEngine();
-  const { say, complain } = useMessages();
+  const { say, complain, giveWay } = useMessages();
   const client = useQueryClient();
   const { wording } = usePreferences();
   return useMemo(() => {
@@ -110,8 +110,9 @@ export function useActions() {
       try {
         const label = await engine.step(direction);
         if (label === null) say(direction === 'undo' ? 'Nothing to undo.' : 'Nothing to redo.');
-        else if (isSaid && direction === 'undo') say(`Undone: ${label}`, 'redo');
-        else if (isSaid) say(`Done again: ${label}`, 'undo');
+        else if (!isSaid) giveWay();
+        else if (direction === 'undo') say(`Undone: ${label}`, 'redo');
+        else say(`Done again: ${label}`, 'undo');
         return label !== null;
       } catch (error) {
         const { name, message } = error as Error;
@@ -306,7 +307,7 @@ export function useActions() {
           commit(label, [{ type: 'settings', before, after: { ...before, ...fields } }], true),
         ),
     };
-  }, [engine, say, complain, client, wording]);
+  }, [engine, say, complain, giveWay, client, wording]);
 }
 
 export type Actions = ReturnType<typeof useActions>;

@@ -10,6 +10,7 @@ const days = (start: string, end: string) => ({
 });
 
 test.each([
+  [timed('26T13:30', '26T14:00'), timed('26T14:00', '26T14:30'), ': Thu 26 Nov, 13:30 → 14:00'],
   [
     timed('25T11:30', '25T12:00'),
     timed('26T11:30', '26T12:00'),

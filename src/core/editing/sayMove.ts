@@ -28,11 +28,11 @@ export function sayMove(before: Times, after: Times, wording: Wording): string {
     const wall = (times: Times, wholeDay: boolean) =>
       wallOf(times[edge]) - (edge === 'end' && wholeDay ? 1 : 0);
     const [from, to] = [wall(before, isWholeDay(before)), wall(after, isWholeDay(after))];
-    const near =
-      edge === 'end' && dayOfWall(from) === dayOfWall(to) && !isWholeDay(after)
-        ? dayOfWall(from)
-        : null;
-    return `${sayTime(from, isWholeDay(before), wording, near)} → ${sayTime(to, isWholeDay(after), wording, near)}`;
+    const isOneDay = dayOfWall(from) === dayOfWall(to) && !isWholeDay(before) && !isWholeDay(after);
+    const day = isOneDay ? dayOfWall(from) : null;
+    // The day of an end that stays on it is known.
+    const first = sayTime(from, isWholeDay(before), wording, edge === 'end' ? day : null);
+    return `${first} → ${sayTime(to, isWholeDay(after), wording, day)}`;
   };
   const start = say('start');
   if (start) return `: ${start}`;

@@ -3,7 +3,8 @@ import { instantOf } from '../time/zones';
 import type { EventTime } from './common';
 import { dayOf, wallOf, zoneOf } from './common';
 import type { DateContent } from './eventFields';
-import { changedDate, EVENT_SCHEMAS, initialFields } from './eventFields';
+import type { changedDate } from './eventFields';
+import { EVENT_SCHEMAS, initialFields } from './eventFields';
 import { z } from './zod';
 
 export type ChangedDate = z.infer<typeof changedDate>;

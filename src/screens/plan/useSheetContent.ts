@@ -10,7 +10,7 @@ import type { View } from '@/core/model/view';
 import { MINUTE } from '@/core/time/civil';
 import type { Sight } from '@/core/view/sight';
 import { useNow } from '@/data/now';
-import { sayDay, sayHours } from '@/core/time/words';
+import { sayDay, sayHours, sayHoursTight } from '@/core/time/words';
 import { rangeOf, turned, wholeWeeks } from '@/core/view/spans';
 import { sayPlace, sayUnder, spanName } from '@/core/view/spanWords';
 import { useEngine } from '@/data/engineContext';
@@ -140,7 +140,7 @@ export function useSheetContent(
     // Each event counts for itself in the table, which says so; here overlaps count once.
     ...(form === 'agenda' || form === 'table'
       ? []
-      : [`${sayHours(total)}${isWide ? ' booked' : ''}`]),
+      : [isWide ? `${sayHours(total)} booked` : sayHoursTight(total)]),
     ...(leftOut > 0 ? [`${leftOut} left out`] : []),
     ...(store === 'demo' ? ['demo'] : []),
   ]

@@ -85,7 +85,7 @@ export function dateAsEvent(event: CalendarEvent, key: string | null): CalendarE
 }
 
 /** The added date (RDATE) of an event that begins at `wall` on its own clock, if one does. */
-export function extraAt(
+function extraAt(
   event: Pick<CalendarEvent, 'start' | 'extraDates'>,
   wall: number,
 ): CalendarEvent['extraDates'][number] | undefined {

@@ -49,7 +49,7 @@ export interface EventEdit {
 const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
 /** Whether an edit touched when the date is. */
-export function movesTimes({ before, after }: DateEdit): boolean {
+function movesTimes({ before, after }: DateEdit): boolean {
   return !isSame([before.start, before.end], [after.start, after.end]);
 }
 

@@ -7,7 +7,7 @@ import { anySeries, HORIZON, naiveDates } from '../../testing/naiveSeries';
 import { DAY, dayOfWall, HOUR, parseDate, parseLocal } from '../../time/civil';
 import { movedTimes } from '../times';
 import { copySeriesTo } from './copy';
-import { dateAsEvent, keyOfWall } from './dates';
+import { dateAsEvent } from './dates';
 import type { DateEdit, Scope } from './edit';
 import { editSeries } from './edit';
 import { RefusedEdit } from './fit';

@@ -54,12 +54,7 @@ const TEXTS = [
  * must not have (RFC 5545 §3.3.11), go.
  */
 export function cleanText(text: string): string {
-  return (
-    text
-      .replaceAll(/\r\n?/g, '\n')
-      // eslint-disable-next-line no-control-regex -- these are what has to go
-      .replaceAll(/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/g, '')
-  );
+  return text.replaceAll(/\r\n?/g, '\n').replaceAll(/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/g, '');
 }
 
 /** When an event ends: its end, or its length where days of it follow the clock (RFC 5545 §3.8.2.5). */

@@ -45,16 +45,16 @@ function zonesUsed(
   now: number,
 ): Map<string, { from: number; to: number }> {
   const zones = new Map<string, { from: number; to: number }>();
-  const use = (zone: string | null, year: number) => {
+  const note = (zone: string | null, year: number) => {
     if (zone === null || zone === 'UTC') return;
     const known = zones.get(zone) ?? { from: year, to: year };
     zones.set(zone, { from: Math.min(known.from, year), to: Math.max(known.to, year) });
   };
   for (const event of events) {
-    for (const time of timesWritten(event)) use(zoneOf(time), yearOf(wallOf(time)));
+    for (const time of timesWritten(event)) note(zoneOf(time), yearOf(wallOf(time)));
     const last = lastYearOf(event, now);
-    use(zoneOf(event.start), last);
-    use(zoneOf(event.end), last);
+    note(zoneOf(event.start), last);
+    note(zoneOf(event.end), last);
   }
   return zones;
 }
