@@ -40,7 +40,7 @@ export async function runBeside(programs) {
           child.stderr.on('data', (data) => output.push(data));
           child.on('error', reject);
           child.on('close', (code) => {
-            if (code !== 0) process.stdout.write(Buffer.concat(output));
+            if (code !== 0) process.stdout.write(output.join(''));
             resolve([name, code]);
           });
         }),
@@ -131,7 +131,7 @@ export function ensureBuilt({ force = false } = {}) {
 
 /** The browser for tests: Debian's Chromium, installed when it is missing. */
 export function ensureBrowser() {
-  const named = process.env['CHROMIUM'];
+  const named = process.env.CHROMIUM;
   if (existsSync(named ?? '/usr/bin/chromium')) return;
   if (named || !existsSync('/usr/bin/apt-get')) {
     console.error(

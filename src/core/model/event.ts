@@ -2,8 +2,7 @@ import { DAY } from '../time/civil';
 import { instantOf } from '../time/zones';
 import type { EventTime } from './common';
 import { dayOf, wallOf, zoneOf } from './common';
-import type { DateContent } from './eventFields';
-import type { changedDate } from './eventFields';
+import type { changedDate, DateContent } from './eventFields';
 import { EVENT_SCHEMAS, initialFields } from './eventFields';
 import { z } from './zod';
 
