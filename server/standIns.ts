@@ -69,7 +69,13 @@ export function standIns(today: () => number): Router {
     }
     const first = standIn.events(today());
     const events = state === 'changed' ? withNews(first, today()) : first;
-    const text = writeCalendarFile({ name: standIn.name, events, tasks: [], passthrough: [], now: Date.now() });
+    const text = writeCalendarFile({
+      name: standIn.name,
+      events,
+      tasks: [],
+      passthrough: [],
+      now: Date.now(),
+    });
     const etag = `"${createHash('sha256').update(text).digest('base64url').slice(0, 16)}"`;
     response.set({ ETag: etag, 'Cache-Control': 'no-cache' });
     if (request.get('If-None-Match') === etag) response.status(304).end();

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Controller } from 'react-hook-form';
+import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { homeTimes } from '@/core/editing/bothTimes';
 import { inkName } from '@/core/calendars/inks';
@@ -15,6 +16,7 @@ import { cityOf } from '@/core/time/zoneNames';
 import { zoneOnDay } from '@/core/time/sheetClock';
 import { titleOf } from '@/core/model/titleOf';
 import { useActions } from '@/data/actions';
+import { NEW_EVENT } from '@/data/drafts';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useCategories } from '@/data/queries';
@@ -36,6 +38,7 @@ import { RepeatFields } from './RepeatFields';
 import { ScopePanel } from './ScopePanel';
 import { TimesFields } from './TimesFields';
 import { useEditor } from './useEditor';
+import { useLeaving } from './useLeaving';
 import { ZoneFields } from './ZoneFields';
 
 const VISIBILITIES = [
@@ -69,15 +72,18 @@ export function EditorPanel(props: Props) {
   const [isRepeatOpen, setRepeatOpen] = useState(false);
   const [areLooksOpen, setLooksOpen] = useState(false);
   const categories = useCategories();
-  const editor = useEditor(latest, dateKey, preferences);
+  const name = isNew ? NEW_EVENT : dateKey === null ? latest.id : `${latest.id}@${dateKey}`;
+  const editor = useEditor(latest, dateKey, preferences, { name, isNew });
+  const close = useLeaving(editor, isNew, onDone);
   const { event, date, control, form, setValue, problem, isInSeries, repeat, draft } = editor;
 
   const keep = editor.handleSubmit(async (values) => {
     if (isInSeries) {
       const change = editor.dateEdit(values);
       if (editor.changes(change)) setAsking(change);
-      else onDone();
-    } else if (draft && (isNew ? await add(draft) : await edit(event, draft))) onDone();
+      else close.done();
+    } else if (!isNew && !editor.isChanged) close.done();
+    else if (draft && (isNew ? await add(draft) : await edit(event, draft))) close.done();
   });
 
   if (asking && dateKey !== null)
@@ -89,7 +95,7 @@ export function EditorPanel(props: Props) {
         edit={asking}
         preferences={preferences}
         onChoose={async (reach) =>
-          (await editDates(event.id, dateKey, asking, reach, 'Changed')) && onDone()
+          (await editDates(event.id, dateKey, asking, reach, 'Changed')) && close.done()
         }
         onCancel={() => setAsking(null)}
       />
@@ -138,13 +144,21 @@ export function EditorPanel(props: Props) {
       onClose={onDone}
       footer={
         <>
-          <Button onPress={onDone}>Cancel</Button>
+          <Button onPress={close.done}>Cancel</Button>
           <Button mode="contained" onPress={() => void keep()} disabled={problem !== null}>
             Keep
           </Button>
         </>
       }
     >
+      {editor.isTakenUp && (
+        <View role="status" style={[styles.takenUp, { backgroundColor: palette.amberWash }]}>
+          <Text style={styles.grow}>With your changes from before, which were not kept yet.</Text>
+          <Button compact onPress={editor.startOver}>
+            Start over
+          </Button>
+        </View>
+      )}
       {isInSeries && (
         <Text variant="bodySmall" style={{ color: palette.dim }}>
           One date of a series. Which dates a change reaches is asked when you keep it.
@@ -254,3 +268,8 @@ export function EditorPanel(props: Props) {
     </PanelFrame>
   );
 }
+
+const styles = StyleSheet.create({
+  takenUp: { flexDirection: 'row', alignItems: 'center', borderRadius: 8, paddingLeft: 10 },
+  grow: { flex: 1 },
+});

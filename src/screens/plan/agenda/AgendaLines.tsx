@@ -7,6 +7,7 @@ import type { Calendar } from '@/core/model/calendar';
 import { DAY, MINUTE, minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayLength, sayMinute } from '@/core/time/words';
+import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { usePalette } from '@/ui/theme/theme';
@@ -41,6 +42,7 @@ function sayTimes(o: Occurrence, day: number, { hourCycle }: Wording): string {
 
 const EventLine = memo(function EventLine(props: EventLineProps) {
   const { occurrence: o, day, calendarOf, categoryInks, wording, selectedId, onOpen } = props;
+  const waits = useHasDraft(o.id);
   const palette = usePalette();
   const calendar = calendarOf.get(o.calendarId);
   const colours = useBarColours(o, inkOf(o, calendar?.ink ?? palette.dim, categoryInks));
@@ -50,8 +52,8 @@ const EventLine = memo(function EventLine(props: EventLineProps) {
   const isSelected = o.id === selectedId;
   return (
     <div
-      {...pressable(o, true, onOpen)}
-      aria-label={barName(o, calendar, wording)}
+      {...pressable(o, true, onOpen, waits)}
+      aria-label={barName(o, calendar, wording, waits)}
       aria-pressed={isSelected}
       className={`agenda-line${isSelected ? ' agenda-selected' : ''}`}
     >

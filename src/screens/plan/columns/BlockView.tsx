@@ -5,6 +5,7 @@ import type { Calendar } from '@/core/model/calendar';
 import { minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayMinute } from '@/core/time/words';
+import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { useBarColours } from '../sheet/barColours';
@@ -39,6 +40,7 @@ const TWO_LINES = 34;
 export const BlockView = memo(function BlockView(props: Props) {
   const { block, calendar, ink, left, width, isSelected, isDragged, isTabStop, wording } = props;
   const { occurrence: o, y, height } = block;
+  const waits = useHasDraft(o.id);
   const colours = useBarColours(o, ink);
   const isSolid = o.availability === 'away';
   const blockWidth = block.width * width - GAP;
@@ -50,8 +52,8 @@ export const BlockView = memo(function BlockView(props: Props) {
   ].join(' ');
   return (
     <div
-      {...pressable(o, isTabStop, props.onOpen)}
-      aria-label={barName(o, calendar, wording)}
+      {...pressable(o, isTabStop, props.onOpen, waits)}
+      aria-label={barName(o, calendar, wording, waits)}
       aria-pressed={isSelected}
       className="sheet-bar sheet-block"
       style={{

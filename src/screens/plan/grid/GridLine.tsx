@@ -4,6 +4,7 @@ import type { Calendar } from '@/core/model/calendar';
 import { minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayMinute } from '@/core/time/words';
+import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { useBarColours } from '../sheet/barColours';
@@ -31,12 +32,13 @@ interface Props extends Box {
 /** A timed event of one day on a line of its cell. */
 export const GridLine = memo(function GridLine(props: Props) {
   const { occurrence: o, calendar, ink, isBare, isSelected, wording } = props;
+  const waits = useHasDraft(o.id);
   const colours = useBarColours(o, ink);
   const isSolid = o.availability === 'away';
   return (
     <div
-      {...pressable(o, props.isTabStop, props.onOpen)}
-      aria-label={barName(o, calendar, wording)}
+      {...pressable(o, props.isTabStop, props.onOpen, waits)}
+      aria-label={barName(o, calendar, wording, waits)}
       aria-pressed={isSelected}
       title={isBare ? titleOf(o) : undefined}
       className="sheet-bar sheet-line"

@@ -19,6 +19,7 @@ import { dayOfWall, MINUTE } from '@/core/time/civil';
 import { sayLength, saySpan } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
 import { useActions } from '@/data/actions';
+import { LINE, NEW_EVENT, useDraft } from '@/data/drafts';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useCategories } from '@/data/queries';
@@ -95,6 +96,14 @@ export function AddCard(props: Props) {
   const categories = useCategories();
   const [id] = useState(() => nanoid(12));
   const [line, setLine] = useState('');
+  const { draft: lineBefore, keep: putBy, drop } = useDraft(LINE);
+  const { draft: eventBefore, drop: dropEvent } = useDraft(NEW_EVENT);
+  const before = line === '' ? (eventBefore ?? lineBefore) : undefined;
+  function type(next: string) {
+    setLine(next);
+    if (next.trim()) putBy({ title: next.trim(), values: null });
+    else drop();
+  }
   const [corrections, setCorrections] = useState<Corrections>({});
   const [open, setOpen] = useState<Part | null>(null);
   const correct = (fields: Corrections) => setCorrections((last) => ({ ...last, ...fields }));
@@ -134,7 +143,15 @@ export function AddCard(props: Props) {
 
   async function keep() {
     if (problem || !calendar) return;
-    if (await add(event)) onKept(span);
+    if (!(await add(event))) return;
+    drop();
+    onKept(span);
+  }
+
+  /** Goes on with what was begun before: a line, or an event that had all its details open. */
+  function goOn() {
+    if (eventBefore) onAllDetails(event);
+    else if (lineBefore) setLine(lineBefore.title);
   }
 
   const toggle = (part: Part) => setOpen((last) => (last === part ? null : part));
@@ -160,10 +177,29 @@ export function AddCard(props: Props) {
         label="What, when, where"
         placeholder="Freight call Thu 14:00 for 90 min at Quay 3"
         value={line}
-        onChangeText={setLine}
+        onChangeText={type}
         onSubmitEditing={() => void keep()}
         autoFocus
       />
+      {before && (
+        <View role="status" style={[styles.before, { backgroundColor: palette.amberWash }]}>
+          <Text style={styles.grow} numberOfLines={2}>
+            Begun and not added: “{before.title}”
+          </Text>
+          <Button compact onPress={goOn}>
+            Go on
+          </Button>
+          <Button
+            compact
+            onPress={() => {
+              drop();
+              dropEvent();
+            }}
+          >
+            Let go
+          </Button>
+        </View>
+      )}
       {jot.parts.length > 0 && <JottedLine line={line} parts={jot.parts} />}
       <Understood
         icon="clock-outline"
@@ -249,5 +285,7 @@ export function AddCard(props: Props) {
 }
 
 const styles = StyleSheet.create({
+  before: { flexDirection: 'row', alignItems: 'center', borderRadius: 8, paddingLeft: 10 },
+  grow: { flex: 1 },
   calendar: { flexDirection: 'row', alignItems: 'center', gap: 10, marginBottom: -6 },
 });

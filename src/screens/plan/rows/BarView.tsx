@@ -4,6 +4,7 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import type { RowBar } from '@/core/layout/rows';
 import type { Calendar } from '@/core/model/calendar';
 import type { Wording } from '@/core/time/words';
+import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { useBarColours } from '../sheet/barColours';
@@ -47,6 +48,7 @@ export const BarView = memo(function BarView(props: Props) {
   const { bar, calendar, ink, top, left, height, isTall, isSelected, isDragged, isTabStop } = props;
   const { wording, onOpen } = props;
   const { occurrence: o } = bar;
+  const waits = useHasDraft(o.id);
   const colours = useBarColours(o, ink);
   const isInside = o.availability === 'away' && bar.labelOffset < bar.width;
   const markColour = o.availability === 'away' && bar.width > 18 ? colours.onSolid : colours.edge;
@@ -60,8 +62,8 @@ export const BarView = memo(function BarView(props: Props) {
   };
   return (
     <div
-      {...pressable(o, isTabStop, onOpen)}
-      aria-label={barName(o, calendar, wording)}
+      {...pressable(o, isTabStop, onOpen, waits)}
+      aria-label={barName(o, calendar, wording, waits)}
       aria-pressed={isSelected}
       className={`sheet-bar${cuts}`}
       style={{

@@ -3,6 +3,7 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import { takesDay } from '@/core/layout/parts';
 import type { Calendar } from '@/core/model/calendar';
 import type { Wording } from '@/core/time/words';
+import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { usePalette } from '@/ui/theme/theme';
@@ -29,13 +30,14 @@ interface Props extends Box {
 export const WholeDayBar = memo(function WholeDayBar(props: Props) {
   const { occurrence: o, part, calendar, ink, isSelected, isTabStop, wording, onOpen } = props;
   const palette = usePalette();
+  const waits = useHasDraft(o.id);
   const { edge, fill, solid, onSolid, text } = useBarColours(o, ink);
   const isSolid = takesDay(o);
   const said = part && ` · ${part}`;
   return (
     <div
-      {...pressable(o, isTabStop, onOpen)}
-      aria-label={`${barName(o, calendar, wording)}${said}`}
+      {...pressable(o, isTabStop, onOpen, waits)}
+      aria-label={`${barName(o, calendar, wording, waits)}${said}`}
       aria-pressed={isSelected}
       className="sheet-bar sheet-top"
       style={{

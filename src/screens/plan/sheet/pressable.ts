@@ -3,15 +3,17 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 
 /**
  * What makes an element a bar of the sheet: a button to press, which the sheet's own listeners find
- * by its attribute.
+ * by its attribute. `waits`: what was changed about it is not kept yet.
  */
 export function pressable(
   o: Occurrence,
   isTabStop: boolean,
   onOpen: (o: Occurrence) => void,
+  waits: boolean,
 ): HTMLAttributes<HTMLElement> & { 'data-occ': string } {
   return {
     'data-occ': o.id,
+    ...(waits && { 'data-draft': '' }),
     role: 'button',
     tabIndex: isTabStop ? 0 : -1,
     onClick: () => onOpen(o),

@@ -6,6 +6,7 @@ import { cellText, isNumeric } from '@/core/agenda/tableColumns';
 import { inkOf } from '@/core/colour/inkOf';
 import type { Grouping, TableSetup } from '@/core/model/view';
 import { count, LONG_DAY, sayDay, sayHours } from '@/core/time/words';
+import { useHasDraft } from '@/data/drafts';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
@@ -49,13 +50,14 @@ function EventTitle({
 }: Pick<Props, 'setting' | 'categoryInks' | 'isSelected' | 'onOpen'> & { occurrence: Occurrence }) {
   const palette = usePalette();
   const calendar = setting.calendarOf.get(o.calendarId);
+  const waits = useHasDraft(o.id);
   const title = cellText(o, 'title', setting);
   if (!calendar) return title;
   const { edge } = inkColours(inkOf(o, calendar.ink, categoryInks), palette);
   return (
     <div
-      {...pressable(o, true, onOpen)}
-      aria-label={barName(o, calendar, setting.wording)}
+      {...pressable(o, true, onOpen, waits)}
+      aria-label={barName(o, calendar, setting.wording, waits)}
       aria-pressed={isSelected}
       className="table-press"
     >

@@ -95,7 +95,9 @@ test('a press on a column sorts by it, another turns the order round', () => {
 });
 
 test('groups say what they hold, and add up to the whole', () => {
-  draw([CALL, ROUND, { ...CALL, id: 'second', end: CALL.end + HOUR }], { groupBy: 'calendar' });
+  draw([CALL, ROUND, { ...CALL, id: 'second', end: CALL.end + HOUR, endMs: CALL.endMs + HOUR }], {
+    groupBy: 'calendar',
+  });
   const heads = screen.getAllByRole('columnheader').slice(SETUP.columns.length);
   expect(heads.map((each) => each.textContent)).toEqual([
     'Workshop 1 event · 1 h',
