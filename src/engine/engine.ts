@@ -18,7 +18,7 @@ import { ALL_IN_SIGHT, partsSet, passes } from '@/core/view/sight';
 import { keyOf, writeRecord } from '@/core/model/records';
 import type { SweepStep } from '@/core/tidy/sweep';
 import type { ZoneEntry } from '@/core/time/zoneNames';
-import { describeZone } from '@/core/time/zoneNames';
+import { describeZone, zonesToChoose } from '@/core/time/zoneNames';
 import type { AgendaPage, AgendaRequest } from './agendaPages';
 import { agendaPage } from './agendaPages';
 import type { CalendarWork, MergePreview, RemovedCalendar } from './calendarWork';
@@ -252,7 +252,8 @@ export class Engine {
 
   /** Zones of this machine as people look for them, at an instant (epoch ms). */
   zones(now: number): ZoneEntry[] {
-    return Intl.supportedValuesOf('timeZone').map((zone) => describeZone(zone, now));
+    const zones = zonesToChoose(Intl.supportedValuesOf('timeZone'));
+    return zones.map((zone) => describeZone(zone, now));
   }
 
   private sweepSetting(): SweepSetting {

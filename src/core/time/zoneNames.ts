@@ -1,4 +1,5 @@
-import { describeOffset, offsetAt } from './zones';
+import { DAY } from './civil';
+import { describeOffset, isKnownZone, offsetAt } from './zones';
 
 /** A zone as people look for it. */
 export interface ZoneEntry {
@@ -9,6 +10,8 @@ export interface ZoneEntry {
   region: string;
   /** "BST", "EST", or "" where no abbreviation is in use. */
   abbreviation: string;
+  /** Those of the other times of its year: "GMT" in summer. */
+  otherAbbreviations: string[];
   /** "British Summer Time" */
   longName: string;
   /** "UTC+1" */
@@ -68,7 +71,60 @@ const PLACES: Record<string, string> = {
   Canberra: 'Australia/Sydney',
   Wellington: 'Pacific/Auckland',
   'Rio de Janeiro': 'America/Sao_Paulo',
+  'Tel Aviv': 'Asia/Jerusalem',
+  Haifa: 'Asia/Jerusalem',
+  Chennai: 'Asia/Kolkata',
+  Hyderabad: 'Asia/Kolkata',
+  Pune: 'Asia/Kolkata',
+  Hanoi: 'Asia/Bangkok',
+  'Abu Dhabi': 'Asia/Dubai',
+  Doha: 'Asia/Qatar',
+  Bern: 'Europe/Zurich',
+  Basel: 'Europe/Zurich',
+  Cologne: 'Europe/Berlin',
+  Naples: 'Europe/Rome',
+  Lyon: 'Europe/Paris',
+  'The Hague': 'Europe/Amsterdam',
+  Gothenburg: 'Europe/Stockholm',
+  Bergen: 'Europe/Oslo',
+  Krakow: 'Europe/Warsaw',
+  Philadelphia: 'America/New_York',
+  Atlanta: 'America/New_York',
+  'San Diego': 'America/Los_Angeles',
+  Calgary: 'America/Edmonton',
+  Brasilia: 'America/Sao_Paulo',
 };
+
+/** Zones under the names that they have now; browsers still list some by their former ones. */
+const RENAMED: Record<string, string> = {
+  'Asia/Calcutta': 'Asia/Kolkata',
+  'Asia/Katmandu': 'Asia/Kathmandu',
+  'Asia/Rangoon': 'Asia/Yangon',
+  'Asia/Saigon': 'Asia/Ho_Chi_Minh',
+  'Asia/Dacca': 'Asia/Dhaka',
+  'Asia/Thimbu': 'Asia/Thimphu',
+  'Atlantic/Faeroe': 'Atlantic/Faroe',
+  'America/Godthab': 'America/Nuuk',
+  'America/Buenos_Aires': 'America/Argentina/Buenos_Aires',
+  'America/Indianapolis': 'America/Indiana/Indianapolis',
+  'America/Louisville': 'America/Kentucky/Louisville',
+  'Europe/Kiev': 'Europe/Kyiv',
+  'Pacific/Enderbury': 'Pacific/Kanton',
+  'Pacific/Ponape': 'Pacific/Pohnpei',
+  'Pacific/Truk': 'Pacific/Chuuk',
+};
+
+/** A zone's former city, where it had another name. */
+const FORMER = new Map(Object.entries(RENAMED).map(([old, now]) => [now, old]));
+
+/** The zones to choose from, of those that this machine lists: by their names of now, and UTC. */
+export function zonesToChoose(listed: readonly string[]): string[] {
+  const now = listed.map((zone) => {
+    const renamed = RENAMED[zone];
+    return renamed && isKnownZone(renamed) ? renamed : zone;
+  });
+  return [...new Set([...now, 'UTC'])];
+}
 
 const spaced = (text: string) => text.replaceAll('_', ' ');
 
@@ -89,6 +145,16 @@ function abbreviationOf(zone: string, longName: string, epochMs: number): string
   return ABBREVIATIONS[longName] ?? '';
 }
 
+/** The abbreviations of a zone's other offsets in the year after an instant. */
+function abbreviationsOfYear(zone: string, epochMs: number): string[] {
+  const now = offsetAt(epochMs, zone);
+  const others = [3, 6, 9]
+    .map((months) => epochMs + months * 30 * DAY)
+    .filter((at) => offsetAt(at, zone) !== now)
+    .map((at) => abbreviationOf(zone, named(zone, 'en-GB', 'long', at), at));
+  return [...new Set(others)].filter(Boolean);
+}
+
 /** What people call a zone at an instant (epoch ms). */
 export function describeZone(zone: string, epochMs: number): ZoneEntry {
   const longName = named(zone, 'en-GB', 'long', epochMs);
@@ -98,6 +164,7 @@ export function describeZone(zone: string, epochMs: number): ZoneEntry {
     city: cityOf(zone),
     region: spaced(zone.split('/').slice(0, -1).join(' / ')),
     abbreviation: zone === 'UTC' ? 'UTC' : abbreviationOf(zone, longName, epochMs),
+    otherAbbreviations: zone === 'UTC' ? ['GMT', 'Z'] : abbreviationsOfYear(zone, epochMs),
     longName,
     offset: describeOffset(offsetMs),
     offsetMs,
@@ -124,6 +191,7 @@ function rank(entry: ZoneEntry, wanted: string, places: readonly string[]): numb
   if (city === wanted || plain(entry.abbreviation) === wanted) return 5;
   if (places.some((place) => plain(place).startsWith(wanted))) return 4;
   if (city.startsWith(wanted)) return 3;
+  if (entry.otherAbbreviations.some((name) => plain(name) === wanted)) return 4;
   const startsOther = [entry.abbreviation, entry.region].some((name) =>
     plain(name).startsWith(wanted),
   );
@@ -135,8 +203,8 @@ const byDistance = (a: ZoneEntry, b: ZoneEntry) =>
   a.offsetMs - b.offsetMs || (a.city < b.city ? -1 : 1);
 
 /**
- * Zones by what was typed: a city or another well-known place, part of a region or name, an
- * abbreviation in use now, or an offset ("+9"). `entries` come from `describeZone`. The best first.
+ * Zones by what was typed: a city by its name of now or before, another well-known place, part of a
+ * region or name, an abbreviation in use in some part of the year, or an offset ("+9"). `entries` come from `describeZone`. The best first.
  */
 export function searchZones(
   entries: readonly ZoneEntry[],
@@ -152,8 +220,10 @@ export function searchZones(
       .sort(byDistance)
       .slice(0, limit)
       .map((entry) => ({ entry, place: entry.city }));
-  const placesOf = (zone: string) =>
-    Object.entries(PLACES).flatMap(([place, own]) => (own === zone ? [place] : []));
+  const placesOf = (zone: string) => [
+    ...Object.entries(PLACES).flatMap(([place, own]) => (own === zone ? [place] : [])),
+    ...(FORMER.has(zone) ? [cityOf(FORMER.get(zone)!)] : []),
+  ];
   return entries
     .map((entry) => {
       const places = placesOf(entry.zone);

@@ -5,7 +5,7 @@ import { Button, Text } from 'react-native-paper';
 import { homeTimes } from '@/core/editing/bothTimes';
 import { inkName } from '@/core/calendars/inks';
 import type { EventForm } from '@/core/editing/form';
-import { spanOn } from '@/core/editing/form';
+import { spanOf, spanOn } from '@/core/editing/form';
 import type { DateEdit } from '@/core/editing/series/edit';
 import { firstLink } from '@/core/jot/links';
 import { saySeries } from '@/core/editing/series/sayScopes';
@@ -14,6 +14,7 @@ import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
 import { cityOf } from '@/core/time/zoneNames';
 import { zoneOnDay } from '@/core/time/sheetClock';
+import { instantOf } from '@/core/time/zones';
 import { titleOf } from '@/core/model/titleOf';
 import { useActions } from '@/data/actions';
 import { NEW_EVENT } from '@/data/drafts';
@@ -185,6 +186,7 @@ export function EditorPanel(props: Props) {
         <ZoneFields
           zone={form.zone}
           endZone={form.endZone}
+          at={instantOf(spanOf(form).start, form.zone, home)}
           preferences={preferences}
           elsewhere={elsewhere}
           onChange={(zones) => {

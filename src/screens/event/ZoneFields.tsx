@@ -11,6 +11,8 @@ import { ToggleChip } from '@/ui/ToggleChip';
 type Zones = Pick<EventForm, 'zone' | 'endZone'>;
 
 interface Props extends Zones {
+  /** When the event begins, epoch ms. */
+  at: number;
   preferences: Preferences;
   /** What the hours are at home or on the sheet, where that is another clock. */
   elsewhere: string | null;
@@ -25,7 +27,7 @@ function sayZones({ zone, endZone }: Zones, home: string): string {
 }
 
 /** Whose clock an event's hours are on: one zone, two for a journey, or none. */
-export function ZoneFields({ zone, endZone, preferences, elsewhere, onChange }: Props) {
+export function ZoneFields({ zone, endZone, at, preferences, elsewhere, onChange }: Props) {
   const { zone: home, wording } = preferences;
   const [isOpen, setOpen] = useState(false);
   const [hasTwo, setTwo] = useState(endZone !== zone);
@@ -46,6 +48,7 @@ export function ZoneFields({ zone, endZone, preferences, elsewhere, onChange }: 
             key={`start ${zone}`}
             label={hasTwo ? 'Zone of the start' : 'Zone'}
             zone={zone}
+            at={at}
             placeholder="Floating"
             hourCycle={hourCycle}
             onChoose={(chosen) => onChange({ zone: chosen, endZone: hasTwo ? endZone : chosen })}
@@ -63,6 +66,7 @@ export function ZoneFields({ zone, endZone, preferences, elsewhere, onChange }: 
               key={`end ${endZone}`}
               label="Zone of the end"
               zone={endZone}
+              at={at}
               hourCycle={hourCycle}
               onChoose={(chosen) => onChange({ zone, endZone: chosen })}
             />

@@ -21,6 +21,8 @@ interface Props {
   placeholder?: string;
   zone: string | null;
   hourCycle: HourCycle;
+  /** Epoch ms for which offsets are told; now, where nothing is said. */
+  at?: number;
   /** `place` is the name under which it was found. */
   onChoose(zone: string, place: string): void;
   /** Another way out, such as back to the browser's zone. */
@@ -31,18 +33,22 @@ function ZoneOption({
   entry,
   place,
   now,
+  at,
   hourCycle,
   onPress,
 }: {
   entry: ZoneEntry;
   place: string;
   now: number;
+  at: number | undefined;
   hourCycle: HourCycle;
   onPress(): void;
 }) {
   const palette = usePalette();
   const time = sayMinute(minuteOfDay(wallFromInstant(now, entry.zone)), hourCycle);
-  const names = [entry.abbreviation, entry.offset].filter(Boolean).join(' · ');
+  const then = describeOffset(offsetAt(at ?? now, entry.zone));
+  const offset = then === entry.offset ? then : `${then} then, ${entry.offset} now`;
+  const names = [entry.abbreviation, offset].filter(Boolean).join(' · ');
   return (
     <Pressable
       role="button"
@@ -66,8 +72,9 @@ function ZoneOption({
   );
 }
 
-/** A time zone, found by city, abbreviation or offset; what is chosen is shown with its offset now. */
-export function ZonePicker({ label, placeholder, zone, hourCycle, onChoose, other }: Props) {
+/** A time zone, found by city, abbreviation or offset; what is chosen is shown with its offset at the time it is for. */
+export function ZonePicker(props: Props) {
+  const { label, placeholder, zone, hourCycle, at, onChoose, other } = props;
   const [typed, setTyped] = useState<string | null>(null);
   const now = useNow();
   const { data: entries } = useZones(typed !== null);
@@ -80,7 +87,7 @@ export function ZonePicker({ label, placeholder, zone, hourCycle, onChoose, othe
     if (isSearching) (all.current as unknown as HTMLElement).scrollIntoView({ block: 'start' });
   }, [isSearching]);
 
-  const shown = zone && `${cityOf(zone)} (${describeOffset(offsetAt(now, zone))})`;
+  const shown = zone && `${cityOf(zone)} (${describeOffset(offsetAt(at ?? now, zone))})`;
 
   function choose({ entry, place }: (typeof found)[number]) {
     setTyped(null);
@@ -111,6 +118,7 @@ export function ZonePicker({ label, placeholder, zone, hourCycle, onChoose, othe
               key={option.entry.zone}
               {...option}
               now={now}
+              at={at}
               hourCycle={hourCycle}
               onPress={() => choose(option)}
             />
