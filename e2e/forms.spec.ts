@@ -215,7 +215,9 @@ test('the agenda opens at today, says what is clear, and runs on and back', asyn
   const agenda = sheet(page);
   const today = agenda.getByRole('heading', { name: /^Tuesday,? 24 November$/ });
   await expect(today).toBeInViewport();
-  await expect(agenda.getByText(/^today · workshop · [\d.]+ h booked · .* clear$/)).toBeVisible();
+  await expect(
+    agenda.getByText(/^today · workshop · [\d.]+ h(?: \d+ min)? booked · .* clear$/),
+  ).toBeVisible();
   const top = (await boxOf(agenda)).y;
   expect(Math.abs((await boxOf(today)).y - top)).toBeLessThan(20);
 
@@ -249,12 +251,14 @@ test('the table is sorted, grouped with totals, and given other columns', async 
   );
   await expect(rows.nth(1)).toContainText(/8 h.*Night watch/);
 
-  const status = page.getByRole('status').filter({ hasText: /^\d+ events · [\d.]+ h$/ });
+  const status = page
+    .getByRole('status')
+    .filter({ hasText: /^\d+ events · [\d.]+ h(?: \d+ min)?$/ });
   const [events, hours] = (await status.innerText()).match(/[\d.]+/g)!.map(Number);
   await page.getByRole('button', { name: 'Not grouped' }).click();
   await panel(page, 'Group the lines').getByRole('button', { name: 'By calendar' }).click();
   await table.getByRole('button', { name: 'Calendar' }).click();
-  await expect(rows.nth(1)).toContainText(/^Accounts \d+ events · [\d.]+ h$/);
+  await expect(rows.nth(1)).toContainText(/^Accounts \d+ events · [\d.]+ h(?: \d+ min)?$/);
   await expect(status).toHaveText(`${events} events · ${hours} h`);
 
   await page.getByRole('button', { name: 'Columns' }).click();

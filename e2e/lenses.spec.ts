@@ -257,13 +257,15 @@ test(
 test('the hours of what is shown agree with the table', { tag: '@phone' }, async ({ page }) => {
   await openDemo(page);
   await see(page, { span: ['How long', 'Month'], form: 'Table' });
-  const totals = page.getByRole('status').filter({ hasText: /^\d+ events · [\d.]+ h$/ });
+  const totals = page
+    .getByRole('status')
+    .filter({ hasText: /^\d+ events · [\d.]+ h(?: \d+ min)?$/ });
   const hours = (await totals.innerText()).split(' · ')[1]!;
   await page.getByRole('button', { name: /: show the hours$/ }).click();
   const load = panel(page, 'Booked and clear');
   await expect(load.getByText(`${hours} in events`)).toBeVisible();
   await expect(load.getByRole('img', { name: /working hours/ })).toHaveAccessibleName(
-    new RegExp(`^${hours} in events, [\\d.]+ h of working hours clear: Workshop`),
+    new RegExp(`^${hours} in events, [\\d.]+ h(?: \\d+ min)? of working hours clear: Workshop`),
   );
   await load.getByRole('radio', { name: 'By category' }).click();
   await expect(load.getByRole('listitem').filter({ hasText: 'Lamps' })).toBeVisible();

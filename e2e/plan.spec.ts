@@ -17,7 +17,7 @@ test('the week shows its events with their true place, and says how booked it is
 }) => {
   await openDemo(page);
   await expect(page.getByRole('heading', { name: /^23 – 29 Nov/ })).toBeVisible();
-  await expect(page.getByText(/^Week 48 · [\d.]+ h( booked)? · demo$/)).toBeVisible();
+  await expect(page.getByText(/^Week 48 · [\d.]+ ?h(?: \d+ min)?( booked)? · demo$/)).toBeVisible();
   await expect(
     sheet(page).getByRole('button', { name: /^Tuesday,? 24 November 2026, today/ }),
   ).toBeVisible();
@@ -57,7 +57,10 @@ test(
     await expect(page.getByRole('heading', { name: /^23 – 29 Nov/ })).toBeVisible();
 
     const ruler = page.getByRole('slider', { name: 'Weeks' });
-    await expect(ruler).toHaveAttribute('aria-valuetext', /^Week 48, [\d.]+ h booked$/);
+    await expect(ruler).toHaveAttribute(
+      'aria-valuetext',
+      /^Week 48, [\d.]+ h(?: \d+ min)? booked$/,
+    );
     await ruler.focus();
     await page.keyboard.press('ArrowRight');
     await expect(page.getByRole('heading', { name: '30 Nov – 6 Dec' })).toBeVisible();

@@ -126,6 +126,11 @@ export function useSheetContent(
     () => (isSingle ? countLeftOut(occurrences, drawn) : 0),
     [isSingle, occurrences, drawn],
   );
+  // Hidden calendars and what the filter holds back are not in the number, which says so.
+  const hidden = isAgenda
+    ? sum(agenda.data?.pages.map((page) => page.hidden) ?? [])
+    : ((isLoads ? loads?.hidden : data?.hidden) ?? 0);
+  const leavesOut = hidden > 0 || calendars.some(({ shown, listed }) => listed && !shown);
   const at = { span, day };
   const { hasWeekNumbers } = settings;
   const said = { wording, today, isShort: !isWide, hasWeekNumbers };
@@ -140,7 +145,11 @@ export function useSheetContent(
     // Each event counts for itself in the table, which says so; here overlaps count once.
     ...(form === 'agenda' || form === 'table'
       ? []
-      : [isWide ? `${sayHours(total)} booked` : sayHoursTight(total)]),
+      : [
+          isWide
+            ? `${sayHours(total)} booked${leavesOut ? ' in what is shown' : ''}`
+            : `${sayHoursTight(total)}${leavesOut ? ' shown' : ''}`,
+        ]),
     ...(leftOut > 0 ? [`${leftOut} left out`] : []),
     ...(store === 'demo' ? ['demo'] : []),
   ]
@@ -152,9 +161,7 @@ export function useSheetContent(
     tracks,
     agendaDay,
     agenda,
-    hidden: isAgenda
-      ? sum(agenda.data?.pages.map((page) => page.hidden) ?? [])
-      : ((isLoads ? loads?.hidden : data?.hidden) ?? 0),
+    hidden,
     occurrences,
     /** What is drawn here; null where the form shows no single events, or asks for its own. */
     shown: isSingle ? occurrences : null,

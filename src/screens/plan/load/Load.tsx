@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Occurrence } from '@/core/agenda/occurrence';
+import { bookedMinutes } from '@/core/agenda/booked';
 import { spanLoad } from '@/core/agenda/spanLoad';
 import type { Calendar } from '@/core/model/calendar';
 import type { Category } from '@/core/model/others';
@@ -42,6 +43,10 @@ export function Load({ occurrences, range, calendars, categories, preferences }:
       }),
     [occurrences, range, firstWeekday, by, zone, settings.workweek],
   );
+  const booked = useMemo(
+    () => bookedMinutes(occurrences, range.from, range.to, zone).reduce((sum, m) => sum + m, 0),
+    [occurrences, range, zone],
+  );
   const labels = new Map<string, { name: string; ink: string }>(
     (by === 'calendar' ? calendars : categories).map(({ id, name, ink }) => [id, { name, ink }]),
   );
@@ -57,6 +62,11 @@ export function Load({ occurrences, range, calendars, categories, preferences }:
         <Text style={styles.strong}>{sayHours(load.total)}</Text> in events ·{' '}
         <Text style={styles.strong}>{sayHours(load.clear)}</Text> clear
       </Text>
+      {booked !== load.total && (
+        <Text variant="bodySmall" style={{ color: palette.dim }}>
+          Booked: {sayHours(booked)}. Where events overlap, the time counts once.
+        </Text>
+      )}
       {room.width > 0 && (
         <LoadChart
           load={load}
