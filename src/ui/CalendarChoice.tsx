@@ -1,6 +1,7 @@
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet } from 'react-native';
 import type { Calendar } from '@/core/model/calendar';
 import { CalendarChip } from './CalendarChip';
+import { RadioGroup } from './RadioGroup';
 
 interface Props {
   calendars: readonly Calendar[];
@@ -11,7 +12,7 @@ interface Props {
 /** The calendar that something goes to. */
 export function CalendarChoice({ calendars, chosenId, onChoose }: Props) {
   return (
-    <View role="radiogroup" aria-label="Calendar" style={styles.row}>
+    <RadioGroup name="Calendar" style={styles.row}>
       {calendars.map((calendar) => (
         <CalendarChip
           key={calendar.id}
@@ -21,7 +22,7 @@ export function CalendarChoice({ calendars, chosenId, onChoose }: Props) {
           onPress={() => onChoose(calendar.id)}
         />
       ))}
-    </View>
+    </RadioGroup>
   );
 }
 

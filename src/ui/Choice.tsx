@@ -1,6 +1,7 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { usePalette } from './theme/theme';
+import { RadioGroup } from './RadioGroup';
 
 interface Props<T extends string | number | boolean | null> {
   name: string;
@@ -22,7 +23,7 @@ export function Choice<T extends string | number | boolean | null>({
 }: Props<T>) {
   const palette = usePalette();
   return (
-    <View style={styles.choice} role="radiogroup" aria-label={name}>
+    <RadioGroup style={styles.choice} name={name}>
       {!isNameHidden && (
         <Text variant="bodySmall" style={{ color: palette.dim }}>
           {name}
@@ -53,7 +54,7 @@ export function Choice<T extends string | number | boolean | null>({
           );
         })}
       </View>
-    </View>
+    </RadioGroup>
   );
 }
 

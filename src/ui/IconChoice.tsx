@@ -1,8 +1,9 @@
-import { Pressable, StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 import { EVENT_ICONS } from './icons/eventIcons';
 import { Icon } from './icons/Icon';
 import { usePalette } from './theme/theme';
+import { RadioGroup } from './RadioGroup';
 
 /** The small icon that an event carries. */
 export function IconChoice({
@@ -15,7 +16,7 @@ export function IconChoice({
   const palette = usePalette();
   const options = [[undefined, 'None'] as const, ...Object.entries(EVENT_ICONS)];
   return (
-    <View role="radiogroup" aria-label="Icon" style={styles.icons}>
+    <RadioGroup name="Icon" style={styles.icons}>
       {options.map(([name, label]) => {
         const isChosen = name === icon;
         return (
@@ -41,7 +42,7 @@ export function IconChoice({
           </Pressable>
         );
       })}
-    </View>
+    </RadioGroup>
   );
 }
 

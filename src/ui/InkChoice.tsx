@@ -6,6 +6,7 @@ import { INKS } from '@/core/model/inks';
 import { Icon } from './icons/Icon';
 import { inkColours } from './theme/palette';
 import { usePalette } from './theme/theme';
+import { RadioGroup } from './RadioGroup';
 
 interface Props {
   name: string;
@@ -25,7 +26,7 @@ export function InkChoice({ name, ink, onChoose }: Props) {
         {name}
         {ink === null ? '' : `: ${inkName(ink)}`}
       </Text>
-      <View role="radiogroup" aria-label={name} style={styles.row}>
+      <RadioGroup name={name} style={styles.row}>
         {Object.entries(INKS).map(([label, hex]) => {
           const isChosen = ink?.toUpperCase() === hex;
           const { solid, onSolid } = inkColours(hex, palette);
@@ -59,7 +60,7 @@ export function InkChoice({ name, ink, onChoose }: Props) {
             onChange={(event) => onChoose(event.target.value.toUpperCase())}
           />
         </label>
-      </View>
+      </RadioGroup>
     </View>
   );
 }

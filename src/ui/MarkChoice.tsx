@@ -5,6 +5,7 @@ import { MARKS } from '@/core/model/inks';
 import { Mark } from './Mark';
 import { inkColours } from './theme/palette';
 import { usePalette } from './theme/theme';
+import { RadioGroup } from './RadioGroup';
 
 interface Props {
   mark: MarkName;
@@ -21,7 +22,7 @@ export function MarkChoice({ mark, ink, onChoose }: Props) {
       <Text variant="bodySmall" style={{ color: palette.dim }}>
         Mark: {mark}
       </Text>
-      <View role="radiogroup" aria-label="Mark" style={styles.row}>
+      <RadioGroup name="Mark" style={styles.row}>
         {MARKS.map((one) => {
           const isChosen = one === mark;
           return (
@@ -43,7 +44,7 @@ export function MarkChoice({ mark, ink, onChoose }: Props) {
             </Pressable>
           );
         })}
-      </View>
+      </RadioGroup>
     </View>
   );
 }

@@ -18,6 +18,7 @@ import { PanelFrame } from '@/screens/plan/panels/PanelFrame';
 import { Choice } from '@/ui/Choice';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
+import { RadioGroup } from '@/ui/RadioGroup';
 
 interface Props {
   event: CalendarEvent;
@@ -148,7 +149,7 @@ export function ScopePanel(props: Props) {
       }
     >
       <Text>This is the date of {planned} in a series. What should it reach?</Text>
-      <View role="radiogroup" aria-label="Which dates" style={styles.options}>
+      <RadioGroup name="Which dates" style={styles.options}>
         {choices.map((one) => (
           <ScopeOption
             key={one.choice.scope}
@@ -157,7 +158,7 @@ export function ScopePanel(props: Props) {
             onPress={() => setScope(one.choice.scope)}
           />
         ))}
-      </View>
+      </RadioGroup>
       {choice.contradicted > 0 && (
         <Choice<ChangedDatesFate>
           name={`${count(choice.contradicted, 'date')} changed by hand ${choice.contradicted === 1 ? 'has' : 'have'} something else here`}

@@ -15,7 +15,7 @@ import { scopeChoices } from './scopes';
 
 /** Every move by hours and days, and what else a person does to a date, against a slow reading of the rules. */
 
-const RUNS = Number(process.env['PROPERTY_RUNS'] ?? 400);
+const RUNS = Number(process.env['PROPERTY_RUNS'] ?? 120);
 
 const NAMES = { id: 'new', uid: 'new@orderly-week' };
 

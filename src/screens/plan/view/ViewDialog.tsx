@@ -11,6 +11,7 @@ import { Dialog } from '@/ui/Dialog';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
 import { DETAIL_WORDS, FORM_NEEDS, FORM_WORDS } from './forms';
+import { RadioGroup } from '@/ui/RadioGroup';
 
 /** What can be chosen of how the sheet is seen. */
 export interface ViewChoices {
@@ -146,7 +147,7 @@ export function ViewDialog(props: ViewChoices & { onClose(): void }) {
       <Text variant="bodySmall" style={{ color: palette.dim }}>
         Drawn as
       </Text>
-      <View role="radiogroup" aria-label="Drawn as" style={styles.forms}>
+      <RadioGroup name="Drawn as" style={styles.forms} isChosenByGoing={false}>
         {FORMS.map((form) => {
           const { name, icon, says } = FORM_WORDS[form];
           const isFit = suits(form, days);
@@ -184,7 +185,7 @@ export function ViewDialog(props: ViewChoices & { onClose(): void }) {
             </Pressable>
           );
         })}
-      </View>
+      </RadioGroup>
       {(view.form === 'rows' || view.form === 'columns') && (
         <Choice
           name="Each row or column stands for"
