@@ -49,9 +49,19 @@ async function preview(page) {
   await page.getByRole('button', { name: /^Bring in/ }).waitFor();
 }
 
-async function menu(page) {
-  await bar(page, 'Crate inspection').click({ button: 'right' });
-  await page.getByRole('dialog').getByRole('button', { name: 'Ink' }).waitFor();
+/** Some things done, one of them taken back. */
+async function changes(page) {
+  await bar(page, 'Supplier terms').focus();
+  await page.keyboard.down('Alt');
+  for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
+  await page.keyboard.up('Alt');
+  await page.getByText(/^Moved “Supplier terms”/).waitFor();
+  await jot(page);
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByText(/^Added “Freight call”/).waitFor();
+  await page.getByRole('button', { name: 'Undo…' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.getByText(/undone$/).waitFor();
 }
 
 /** The sheet over another span, in another form. */
@@ -84,7 +94,7 @@ const PICTURES = [
   { name: 'tidy-wide', size: 'wide', open: tidy },
   { name: 'today-phone', size: 'phone', open: (page) => page.goto(`${URL}/today`) },
   { name: 'import-wide', size: 'wide', open: preview },
-  { name: 'menu-wide', size: 'wide', open: menu },
+  { name: 'changes-phone', size: 'phone', open: changes },
   { name: 'calendars-wide', size: 'wide', open: (page) => page.goto(`${URL}/calendars`) },
   { name: 'settings-phone', size: 'phone', open: (page) => page.goto(`${URL}/settings`) },
 ];
@@ -128,7 +138,7 @@ await new Promise((resolve, reject) => {
 });
 process.on('exit', () => server.kill());
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 const only = process.argv.slice(2);

@@ -36,8 +36,11 @@ function ThemedApp() {
   const { accent } = settings;
   useLayoutEffect(() => {
     const { style } = document.documentElement;
-    for (const [name, value] of pageStyle(paletteOf(isDark, accent), text, line))
-      style.setProperty(name, value);
+    const palette = paletteOf(isDark, accent);
+    for (const [name, value] of pageStyle(palette, text, line)) style.setProperty(name, value);
+    // The browser's own frame takes the colour that was chosen, not that of the system.
+    for (const meta of document.querySelectorAll('meta[name="theme-color"]'))
+      meta.setAttribute('content', palette.paper);
   }, [isDark, accent, text, line]);
   return (
     <PaperProvider theme={themeOf(isDark, accent, text)} settings={PAPER_SETTINGS}>

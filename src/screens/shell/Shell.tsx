@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useMessages } from '@/data/messages';
+import { KeysDialog } from '@/screens/plan/view/KeysDialog';
 import { keepForOffline } from '@/data/offline';
 import { useDueFeeds } from '@/data/queries';
 import { usePalette } from '@/ui/theme/theme';
@@ -10,6 +11,7 @@ import { useIsWide } from '@/ui/useIsWide';
 import { MessageBar } from './MessageBar';
 import { Navigation } from './Navigation';
 import { Notices } from './Notices';
+import { useHelpKey } from './useHelpKey';
 import { useUndoKeys } from './useUndoKeys';
 
 /** What stands around every screen: where one can go, what was just done, what needs to be known. */
@@ -19,6 +21,7 @@ export function Shell({ children }: { children: ReactNode }) {
   const isSmall = usePathname() === '/small';
   const { paper } = usePalette();
   useUndoKeys();
+  const [isHelpOpen, closeHelp] = useHelpKey();
   useDueFeeds();
   const { complain } = useMessages();
   useEffect(() => {
@@ -28,13 +31,24 @@ export function Shell({ children }: { children: ReactNode }) {
   }, [complain]);
   return (
     <View style={[styles.all, isWide ? styles.row : styles.column, { backgroundColor: paper }]}>
+      <a
+        href="#main"
+        className="skip-link"
+        onClick={(event) => {
+          event.preventDefault();
+          document.getElementById('main')?.focus();
+        }}
+      >
+        To what the page shows
+      </a>
       {isWide && !isSmall && <Navigation isRail />}
-      <View role="main" style={styles.main}>
+      <View role="main" nativeID="main" tabIndex={-1} style={styles.main}>
         <Notices />
         {children}
         <MessageBar />
       </View>
       {!isWide && !isSmall && <Navigation isRail={false} />}
+      {isHelpOpen && <KeysDialog onClose={closeHelp} />}
     </View>
   );
 }
@@ -43,5 +57,5 @@ const styles = StyleSheet.create({
   all: { flex: 1, height: '100%' },
   row: { flexDirection: 'row' },
   column: { flexDirection: 'column' },
-  main: { flex: 1, minHeight: 0, minWidth: 0 },
+  main: { flex: 1, minHeight: 0, minWidth: 0, outlineWidth: 0 },
 });
