@@ -34,9 +34,13 @@ const read = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')
 
 said('Unit tests …');
 const jestFile = path.join(results, 'jest.json');
-const jestCode = run('npx', ['jest', '--ci', '--json', `--outputFile=${jestFile}`], {
-  quiet: true,
-});
+const jestCode = run(
+  'npx',
+  ['jest', '--ci', '--maxWorkers=2', '--json', `--outputFile=${jestFile}`],
+  {
+    quiet: true,
+  },
+);
 const jest = read(jestFile);
 
 ensureBuilt();

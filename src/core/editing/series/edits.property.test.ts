@@ -131,14 +131,15 @@ test('what the dialog says of a scope is what becomes of it', () => {
 
 test('a move of every date moves those that stand for the same as the edited one alike', () => {
   fc.assert(
-    fc.property(cases, fc.integer({ min: -6, max: 6 }), ({ event, key }, hours) => {
+    fc.property(cases, fc.constantFrom(-6, -1, 1, 3), (one, hours) => {
+      const event = { ...one.event, changedDates: {}, extraDates: [] };
+      const keys = naiveDates(event, HORIZON).map((date) => date.key!);
+      const key = keys.includes(one.key) ? one.key : keys[0];
+      if (key === undefined || isWholeDay(event) || !endsSoon(event)) return;
       const before = dateAsEvent(event, key);
       const after = { ...before, ...move(0, hours)(before) };
-      fc.pre(
-        endsSoon(event) && !Object.keys(event.changedDates).length && !event.extraDates.length,
-      );
       const by = wallOf(after.start) - wallOf(before.start);
-      fc.pre(by !== 0 && dayOfWall(wallOf(after.start)) === dayOfWall(wallOf(before.start)));
+      if (dayOfWall(wallOf(after.start)) !== dayOfWall(wallOf(before.start))) return;
       const moved = done({ event, key, edit: { before, after } }, 'every');
       expect(moved).not.toBeNull();
       const walls = (e: CalendarEvent) => naiveDates(e, HORIZON).map((d) => parseLocal(d.key!));
@@ -180,6 +181,6 @@ test('a date planned by the rule is where it was before anything was changed abo
       const { from, to } = planned(event, key);
       expect(naiveDates(date, parseDate('2099-01-01'))[0]).toMatchObject({ from, to });
     }),
-    { numRuns: 300 },
+    { numRuns: RUNS },
   );
 });
