@@ -28,6 +28,8 @@ export interface ExportedFile {
   name: string;
   text: string;
   events: number;
+  /** Names of attached files, which stay here. */
+  filesLeft: string[];
 }
 
 const inPeriod = (index: EventIndex, period: Period): Set<string> =>
@@ -85,6 +87,7 @@ export function exportCalendarFile(
   return {
     name,
     events: events.length,
+    filesLeft: events.flatMap(({ attachments }) => attachments.map((file) => file.name)),
     text: writeCalendarFile({ name, events, tasks, passthrough, categories, now: Date.now() }),
   };
 }
@@ -121,5 +124,5 @@ export function exportTable(
     ];
   });
   const name = nameOf(chosen, [], { calendarIds, period });
-  return { name, text: writeTable(rows, columns), events: rows.length };
+  return { name, text: writeTable(rows, columns), events: rows.length, filesLeft: [] };
 }

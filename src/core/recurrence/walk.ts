@@ -1,7 +1,7 @@
 import { DAY } from '../time/civil';
 import type { Series } from './expand';
 import { expandSeries, MAX_DATES, ruleStarts } from './expand';
-import { END_OF_TIME } from './expandRule';
+import { END_OF_TIME } from './generate';
 
 /** The first `n` dates (nominal starts, wall ms) of a series at or after `from`, skipped ones left out. */
 export function nextStarts(series: Series, from: number, n: number): number[] {

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { sayFilesLeft } from '@/core/files/attached';
 import { canShowAsBefore, showAsBefore, showOnly } from '@/core/calendars/showing';
 import type { Calendar } from '@/core/model/calendar';
 import { count } from '@/core/time/words';
@@ -61,7 +62,9 @@ export function CalendarMenu({ calendar, calendars, onShowing, onClose }: Props)
     if (!engine) return;
     const file = await engine.exportCalendars({ calendarIds: [id] });
     download(`${file.name}.ics`, file.text, 'text/calendar');
-    say(`Exported ${count(file.events, 'event')} to ${file.name}.ics`);
+    say(
+      `Exported ${count(file.events, 'event')} to ${file.name}.ics${sayFilesLeft(file.filesLeft)}`,
+    );
   }
 
   if (open === 'edit') return <CalendarDialog {...{ calendar, calendars, onClose }} />;

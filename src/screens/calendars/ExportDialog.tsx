@@ -3,6 +3,7 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { OutColumn } from '@/core/files/csv/write';
 import { OUT_COLUMNS } from '@/core/files/csv/write';
+import { sayFilesLeft } from '@/core/files/attached';
 import type { Calendar } from '@/core/model/calendar';
 import { civilDate, dayNumber } from '@/core/time/civil';
 import { count } from '@/core/time/words';
@@ -68,7 +69,9 @@ export function ExportDialog({ calendars, today, onClose }: Props) {
             ...(isChosen && { eventIds }),
           });
       download(`${file.name}.${kind}`, file.text, isTable ? 'text/csv' : 'text/calendar');
-      say(`Exported ${count(file.events, isTable ? 'line' : 'event')} to ${file.name}.${kind}`);
+      say(
+        `Exported ${count(file.events, isTable ? 'line' : 'event')} to ${file.name}.${kind}${sayFilesLeft(file.filesLeft)}`,
+      );
       onClose();
     } catch (error) {
       complain(`That could not be exported: ${(error as Error).message}`);

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { ScrollView, StyleSheet } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { sayFilesLeft } from '@/core/files/attached';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { dateAsEvent } from '@/core/editing/series/dates';
 import type { Calendar } from '@/core/model/calendar';
@@ -81,7 +82,9 @@ export function EventMenu(props: Props) {
     const file = await engine?.exportCalendars({ calendarIds: null, eventIds: [o.eventId] });
     if (!file) return;
     download(`${file.name}.ics`, file.text, 'text/calendar');
-    say(`Exported ${count(file.events, 'event')} to ${file.name}.ics`);
+    say(
+      `Exported ${count(file.events, 'event')} to ${file.name}.ics${sayFilesLeft(file.filesLeft)}`,
+    );
   }
 
   if (part) {

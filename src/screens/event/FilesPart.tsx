@@ -1,11 +1,13 @@
 import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { filesNamedBy } from '@/core/files/attached';
 import { sayBytes } from '@/core/files/opening';
 import type { CalendarEvent } from '@/core/model/event';
 import { count } from '@/core/time/words';
 import type { Attachment } from '@/engine/keeper';
 import { FileRows } from '@/ui/FileRows';
+import { LinkedText } from '@/ui/LinkedText';
 import { AttachmentViewer } from './AttachmentViewer';
 import { useFiles } from './useFiles';
 
@@ -16,19 +18,32 @@ export function FilesPart({ event }: { event: CalendarEvent }) {
   const [open, setOpen] = useState<Attachment | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const { attachments } = event;
+  const named = filesNamedBy(event);
   const total = attachments.reduce((sum, { bytes }) => sum + bytes, 0);
   return (
     <View style={styles.part}>
       <View style={styles.head}>
         <Text style={styles.text}>
           {attachments.length === 0
-            ? 'No files'
+            ? named.length
+              ? 'Files that came with it'
+              : 'No files'
             : `${count(attachments.length, 'file')}, ${sayBytes(total)}`}
         </Text>
         <Button compact icon="paperclip" onPress={() => input.current?.click()}>
           Attach files
         </Button>
       </View>
+      {named.map(({ name, link }, i) => (
+        <View key={i} style={styles.named}>
+          <Text>{name}</Text>
+          {link ? (
+            <LinkedText>{link}</LinkedText>
+          ) : (
+            <Text variant="bodySmall">Can’t be opened here; an export gives it back.</Text>
+          )}
+        </View>
+      ))}
       <FileRows<Attachment>
         files={attachments}
         marked={marked}
@@ -61,4 +76,5 @@ const styles = StyleSheet.create({
   part: { gap: 2 },
   head: { flexDirection: 'row', alignItems: 'center' },
   text: { flex: 1 },
+  named: { paddingVertical: 4 },
 });

@@ -2,7 +2,7 @@ import type { Passthrough } from '../../model/common';
 import { wallOf, zoneOf } from '../../model/common';
 import type { CalendarEvent } from '../../model/event';
 import type { Task } from '../../model/others';
-import { END_OF_TIME } from '../../recurrence/expandRule';
+import { END_OF_TIME } from '../../recurrence/generate';
 import { isEndless, lastRuleStart } from '../../recurrence/walk';
 import { civilDate, dayOfWall } from '../../time/civil';
 import { seriesOf } from '../../editing/series/dates';
