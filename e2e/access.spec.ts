@@ -150,7 +150,9 @@ walk('the forms and how they are chosen', [
     async (page) => {
       await see(page, { span: ['How long', 'Week'], form: 'Rows' });
       await page.getByRole('button', { name: /: show the hours$/ }).click();
-      await expect(panel(page, 'Booked and clear').getByText(/ clear$/)).toBeVisible();
+      await expect(
+        panel(page, 'Booked and clear').getByText(/ in events · .* clear$/),
+      ).toBeVisible();
       await page.getByRole('button', { name: 'Filter', exact: true }).click();
       await expect(panel(page, 'Show only')).toBeVisible();
     },

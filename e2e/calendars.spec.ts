@@ -142,14 +142,14 @@ test(
     await expect(row(page, 'Leave')).toBeVisible();
 
     await (await menuOf(page, 'Leave')).getByRole('button', { name: 'Duplicate' }).click();
-    await expect(row(page, 'Leave copy')).toContainText('5 events');
+    await expect(row(page, 'Leave copy')).toContainText('6 events');
     await (await menuOf(page, 'Leave copy')).getByRole('button', { name: 'Remove' }).click();
-    await expect(message(page, 'Removed Leave copy with 5 events')).toBeVisible();
+    await expect(message(page, 'Removed Leave copy with 6 events')).toBeVisible();
     await expect(row(page, 'Leave copy')).toHaveCount(0);
     await page.goto('/removed');
     await page.getByRole('button', { name: 'Bring back Leave copy' }).click();
     await page.getByRole('link', { name: 'Calendars' }).click();
-    await expect(row(page, 'Leave copy')).toContainText('5 events');
+    await expect(row(page, 'Leave copy')).toContainText('6 events');
   },
 );
 

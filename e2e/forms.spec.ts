@@ -254,12 +254,12 @@ test('the table is sorted, grouped with totals, and given other columns', async 
   const status = page
     .getByRole('status')
     .filter({ hasText: /^\d+ events · [\d.]+ h(?: \d+ min)?$/ });
-  const [events, hours] = (await status.innerText()).match(/[\d.]+/g)!.map(Number);
+  const all = await status.innerText();
   await page.getByRole('button', { name: 'Not grouped' }).click();
   await panel(page, 'Group the lines').getByRole('button', { name: 'By calendar' }).click();
   await table.getByRole('button', { name: 'Calendar' }).click();
   await expect(rows.nth(1)).toContainText(/^Accounts \d+ events · [\d.]+ h(?: \d+ min)?$/);
-  await expect(status).toHaveText(`${events} events · ${hours} h`);
+  await expect(status).toHaveText(all);
 
   await page.getByRole('button', { name: 'Columns' }).click();
   const columns = panel(page, 'Columns of the table');

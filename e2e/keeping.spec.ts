@@ -37,7 +37,7 @@ test('an edit that was begun waits, however the editor was left, and is gone on 
   await page.getByRole('button', { name: 'Edit' }).click();
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(panel(page, /^Edit/)).toBeHidden();
-  await page.getByRole('button', { name: 'Undo…' }).click();
+  await page.getByRole('button', { name: 'Changes' }).click();
   const list = panel(page, 'What was done').getByRole('listitem');
   await expect(list).toHaveCount(1);
 });
@@ -79,7 +79,7 @@ test('what was done is listed on every screen, and taken back step by step or to
   await jot(page, 'Lamp check tomorrow 9-10:30');
   await jot(page, 'Wick order tomorrow 11:00');
   await page.getByRole('link', { name: 'Calendars' }).click();
-  await page.getByRole('button', { name: 'Undo…' }).click();
+  await page.getByRole('button', { name: 'Changes' }).click();
   const done = panel(page, 'What was done');
   await expect(done.getByRole('listitem')).toHaveText([
     /^Added “Wick order”.*Tue,? 24 Nov, 10:25/,

@@ -59,7 +59,7 @@ async function changes(page) {
   await jot(page);
   await page.getByRole('button', { name: 'Keep' }).click();
   await page.getByText(/^Added “Freight call”/).waitFor();
-  await page.getByRole('button', { name: 'Undo…' }).click();
+  await page.getByRole('button', { name: 'Changes' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Undo', exact: true }).click();
   await page.getByText(/undone$/).waitFor();
 }

@@ -82,7 +82,7 @@ function UndoButton({ isRail }: { isRail: boolean }) {
       >
         <Icon name="undo-variant" size={24} color={palette.dim} />
         <Text variant="labelSmall" style={{ color: palette.dim }}>
-          Undo…
+          Changes
         </Text>
       </Pressable>
       {isOpen && <ChangesDialog onClose={() => setOpen(false)} />}

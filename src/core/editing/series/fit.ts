@@ -69,7 +69,8 @@ export function fitted(
   const sure = isWhole ? wanted : wanted.slice(0, wanted.length - UNSURE);
   const last = sure.at(-1)!;
   const given = ruleStarts({ start, zone, rule }, start, last + 1, MAX_DATES).starts;
-  const has = new Set(wanted);
+  // What is skipped takes an added date at that time away too.
+  const has = new Set(moved);
   const gives = new Set(given);
   if (sure.some((wall) => !gives.has(wall))) return null;
   const surplus = given.filter((wall) => !has.has(wall));
