@@ -224,7 +224,7 @@ test(
     await part.getByRole('button', { name: 'Lamps' }).click();
     await part.getByRole('button', { name: 'Keep' }).click();
     await page.getByRole('radio', { name: /^Every date/ }).click();
-    await page.getByRole('button', { name: /^Change/ }).click();
+    await page.getByRole('button', { name: /^Change / }).click();
     await bar(page, 'Bench round').nth(1).click();
     await expect(panel(page, 'Bench round').getByText('Lamps', { exact: true })).toBeVisible();
   },
