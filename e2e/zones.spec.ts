@@ -231,7 +231,7 @@ test(
     await offs.getByRole('switch', { name: 'Leave' }).click();
     await page.getByRole('radio', { name: 'To the clear working day before' }).click();
     const list = page.getByRole('list', { name: 'Dates in the way' });
-    await expect(list.getByRole('listitem').first()).toContainText('on “Own leave”');
+    await expect(list.getByRole('listitem').first()).toContainText('on “Tomas away”');
     const before = await list.getByRole('listitem').count();
     await page.getByRole('button', { name: /^Sweep \d+ dates?$/ }).click();
     await expect(message(page, /^Moved \d+ dates?$/)).toBeVisible();
