@@ -26,11 +26,11 @@ let kept: Drafts | null = null;
 
 function current(): Drafts {
   if (kept) return kept;
-  const text = window.localStorage.getItem(keyOfStore());
   try {
+    const text = window.localStorage.getItem(keyOfStore());
     kept = (text === null ? null : drafts.safeParse(JSON.parse(text)).data) ?? NONE;
   } catch {
-    // A text that can't be read is no draft; the event that it was of is whole in the store.
+    // Storage that is denied, or a text that can't be read, holds no draft; the event that it was of is whole in the store.
     kept = NONE;
   }
   return kept;
@@ -40,8 +40,12 @@ const listeners = new Set<() => void>();
 
 function put(next: Drafts): void {
   kept = next;
-  if (Object.keys(next).length) window.localStorage.setItem(keyOfStore(), JSON.stringify(next));
-  else window.localStorage.removeItem(keyOfStore());
+  try {
+    if (Object.keys(next).length) window.localStorage.setItem(keyOfStore(), JSON.stringify(next));
+    else window.localStorage.removeItem(keyOfStore());
+  } catch {
+    // Full or denied: the draft holds on this page, as changes do then, which the notice tells of.
+  }
   for (const listener of listeners) listener();
 }
 

@@ -410,3 +410,9 @@ test('a copied series is a new one, from the date on, beginning on another day',
   });
   expect(seen([all]).map((line) => line.slice(0, 5))).toEqual(['11-03', '11-10', '11-17']);
 });
+
+test('a series of more dates than are gone through keeps its end when it is moved', () => {
+  const event = series('FREQ=DAILY;UNTIL=20601101T090000Z');
+  const [after] = run(event, '2026-11-03T09:00:00', movedTo('2026-11-03T11:00:00'), 'every');
+  expect(after!.rule).toBe('FREQ=DAILY;UNTIL=20601101T090000Z');
+});

@@ -15,7 +15,9 @@ import { isWithinDays, shiftsOf } from './shift';
 /** A rule with an end where the moved dates end, said as the old one said it. */
 function withEnd(rule: Rule, old: Rule, event: CalendarEvent, { count, last }: Fitted): Rule {
   if (old.count !== undefined) return { ...rule, count: count ?? old.count };
-  if (!old.until || last === null) return rule;
+  if (!old.until) return rule;
+  // More dates than are gone through one by one: the end stays where it is, rather than none.
+  if (last === null) return { ...rule, until: old.until };
   const kind = { wholeDay: isWholeDay(event), zone: zoneOf(event.start) };
   return { ...rule, until: untilAt(last, kind, instantAt(event, last)) };
 }
