@@ -182,3 +182,17 @@ test('booked time counts overlaps once and leaves out free and whole-day events'
   expect(bookedMinutes(found, day, day + 7, LONDON)).toEqual([0, 180, 60, 60, 0, 0, 0]);
   expect(findClashes(found).map((c) => [c.first.title, c.second.title])).toEqual([['A', 'B']]);
 });
+
+test('an event of no length is of the day that it begins', () => {
+  const index = indexOf(timed('Tick', '2026-11-25T00:00', '2026-11-25T00:00'));
+  expect(seen(week(index, '2026-11-25', 1))).toEqual(['Tick 2026-11-25T00:00–00:00']);
+  expect(week(index, '2026-11-24', 1)).toEqual([]);
+});
+
+test('a day far from Greenwich finds what lies in another week there', () => {
+  // Noon of Wednesday in Greenwich is Thursday on Christmas Island, and weeks are kept from Thursdays on.
+  const index = indexOf(timed('Call', '2026-11-25T12:00', '2026-11-25T13:00', {}, 'UTC'));
+  expect(seen(week(index, '2026-11-26', 1, 'Pacific/Kiritimati'))).toEqual([
+    'Call 2026-11-26T02:00–03:00',
+  ]);
+});

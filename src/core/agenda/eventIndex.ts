@@ -1,4 +1,5 @@
 import type { CalendarEvent, ChangedDate } from '../model/event';
+import { MAX_DATES } from '../recurrence/expand';
 import { fieldsOfDate, isWholeDay } from '../model/event';
 import { zoneOf } from '../model/common';
 import { DAY } from '../time/civil';
@@ -21,6 +22,9 @@ interface Single {
   from: number;
   to: number;
 }
+
+/** How many dates a window shows of all series together that have very many. */
+const MOST_OF_MANY = 2 * MAX_DATES;
 
 /** A window with its ends on both lines. */
 interface Ends {
@@ -113,9 +117,19 @@ export class EventIndex {
       if (calendarIds && !calendarIds.has(single.event.calendarId)) continue;
       occurrences.push(occurrence(ends.zone, single.event, single));
     }
-    for (const { event, dates } of this.series.values()) {
-      if (calendarIds && !calendarIds.has(event.calendarId)) continue;
-      if (datesIn(ends, event, dates, occurrences)) cut.push(event.id);
+    const asked = [...this.series.values()].filter(
+      ({ event }) => !calendarIds || calendarIds.has(event.calendarId),
+    );
+    // Those of very many dates last: they don't use up what others need.
+    let left = MOST_OF_MANY;
+    for (const isMany of [false, true]) {
+      for (const { event, dates } of asked) {
+        if (dates.isMany !== isMany) continue;
+        const before = occurrences.length;
+        const isCut = left <= 0 || datesIn(ends, event, dates, { found: occurrences, limit: left });
+        if (isCut) cut.push(event.id);
+        if (isMany) left -= isCut ? MAX_DATES : occurrences.length - before;
+      }
     }
     return { occurrences: occurrences.sort(byStart), cut };
   }
@@ -137,12 +151,22 @@ export class EventIndex {
   }
 }
 
+/** Whether the dates of an event can be worked out, so that an index can hold it. */
+export function canBeIndexed(event: CalendarEvent): boolean {
+  try {
+    new EventIndex().put(event);
+    return true;
+  } catch {
+    return false; // What is wrong with it is for whoever asks to say.
+  }
+}
+
 /** Adds the dates of a series that touch the window; true when there were too many. */
 function datesIn(
   ends: Ends,
   event: CalendarEvent,
   planned: SeriesDates,
-  found: Occurrence[],
+  { found, limit }: { found: Occurrence[]; limit: number },
 ): boolean {
   const { series } = planned;
   for (const change of series.changes) {
@@ -150,10 +174,21 @@ function datesIn(
     if (series.skipped.has(change.nominal)) continue;
     found.push(occurrence(ends.zone, event, change, { key: change.key, change: change.change }));
   }
-  const { basis } = series;
+  const { basis, zone } = series;
+  const near =
+    zone === null
+      ? { from: ends.wallFrom, to: ends.wallTo }
+      : {
+          from: wallFromInstant(ends.instantFrom, zone),
+          to: wallFromInstant(ends.instantTo, zone),
+        };
   return planned.visitAround(
-    ends.wallFrom - ZONE_REACH,
-    ends.wallTo + ZONE_REACH,
+    {
+      from: ends.wallFrom - ZONE_REACH,
+      to: ends.wallTo + ZONE_REACH,
+      near,
+      limit: Math.min(limit, MAX_DATES),
+    },
     ({ key, from, to, change }) => {
       if (touches(ends, basis, from, to))
         found.push(occurrence(ends.zone, event, { basis, from, to }, { key, change }));

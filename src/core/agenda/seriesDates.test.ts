@@ -1,3 +1,4 @@
+import { MAX_DATES } from '../recurrence/expand';
 import fc from 'fast-check';
 import type { CalendarEvent } from '../model/event';
 import { newEvent } from '../model/event';
@@ -80,11 +81,18 @@ test('a date that begins before the window and reaches into it is found', () => 
   expect(found.occurrences.map(({ dateKey }) => dateKey)).toEqual(['2026-06-05T09:00:00']);
 });
 
+const around = (from: number, to: number) => ({
+  from,
+  to,
+  near: { from, to },
+  limit: MAX_DATES,
+});
+
 test('dates too many to be kept are worked out for the window alone', () => {
   const dates = new SeriesDates(compileSeries(series({ rule: 'FREQ=MINUTELY' }))!);
   const from = START + 400 * DAY;
   const seen: number[] = [];
-  const cut = dates.visitAround(from, from + HOUR, ({ from: at }) => seen.push(at));
+  const cut = dates.visitAround(around(from, from + HOUR), ({ from: at }) => seen.push(at));
   expect(cut).toBe(false);
   expect(Math.min(...seen)).toBeLessThanOrEqual(from);
   expect(Math.max(...seen)).toBeGreaterThanOrEqual(from + 59 * MINUTE);
@@ -93,7 +101,7 @@ test('dates too many to be kept are worked out for the window alone', () => {
 test('a series that begins later gives nothing', () => {
   const dates = new SeriesDates(compileSeries(series({ rule: 'FREQ=DAILY' }))!);
   const seen: number[] = [];
-  dates.visitAround(START - 90 * DAY, START - 80 * DAY, ({ from }) => seen.push(from));
+  dates.visitAround(around(START - 90 * DAY, START - 80 * DAY), ({ from }) => seen.push(from));
   expect(seen).toEqual([]);
 });
 
@@ -120,4 +128,64 @@ test('extra dates bring their own length, and skipped ones stay out', () => {
     ['2026-01-06', 3],
     ['2026-01-19', 1],
   ]);
+});
+
+describe('whatever a series is like, others are not kept waiting', () => {
+  const WEEK = {
+    fromDay: parseDate('2026-11-23'),
+    toDay: parseDate('2026-11-30'),
+    zone: 'Europe/London',
+  };
+  const ask = (...events: CalendarEvent[]) => {
+    const index = new EventIndex();
+    for (const event of events) index.put(event);
+    const { occurrences, cut } = index.query(WEEK, null);
+    const counts = new Map<string, number>();
+    for (const { eventId } of occurrences) counts.set(eventId, (counts.get(eventId) ?? 0) + 1);
+    return { counts, cut };
+  };
+  const named = (id: string, more: Partial<CalendarEvent>) => ({ ...series(more), id });
+  const second = {
+    kind: 'zoned',
+    local: formatLocal(START + 1000),
+    zone: 'Europe/London',
+  } as const;
+
+  test('dates that are very many are cut, after all others have been shown', () => {
+    const secondly = ['a', 'b', 'c', 'd'].map((id) =>
+      named(id, { rule: 'FREQ=SECONDLY', end: second }),
+    );
+    const { counts, cut } = ask(...secondly, named('daily', { rule: 'FREQ=DAILY' }));
+    expect(counts.get('daily')).toBe(7);
+    expect(cut).toEqual(['a', 'b', 'c', 'd']);
+    // Those that can be shown are of this week, and not of the hours before it.
+    expect(counts.get('a')).toBeGreaterThan(MAX_DATES / 2);
+    expect(counts.has('d')).toBe(false);
+  });
+
+  test('a length of centuries is looked at once, not in each stretch that it reaches over', () => {
+    const since = { kind: 'date', date: '0031-01-01' } as const;
+    const long = named('long', {
+      rule: 'FREQ=DAILY',
+      start: since,
+      end: { kind: 'date', date: '2026-01-01' },
+    });
+    const expand = jest.spyOn(SeriesDates.prototype as never, 'expand');
+    const { counts, cut } = ask(long);
+    expect(expand).toHaveBeenCalledTimes(1);
+    expect(cut).toEqual(['long']);
+    expect(counts.get('long')).toBeGreaterThan(0);
+    expand.mockRestore();
+  });
+
+  test('added dates may be more than a call can take', () => {
+    const extraDates = Array.from({ length: 150_000 }, (_, i) => ({
+      start: {
+        kind: 'zoned' as const,
+        local: formatLocal(START + i * 60_000),
+        zone: 'Europe/London',
+      },
+    }));
+    expect(new SeriesDates(compileSeries(series({ extraDates }))!)).toBeDefined();
+  });
 });

@@ -1,6 +1,6 @@
 import type { ChangedDate } from '../model/event';
 import { expandSeries } from '../recurrence/expand';
-import { DAY } from '../time/civil';
+import { DAY, HOUR } from '../time/civil';
 import { instantFromWall } from '../time/zones';
 import type { CompiledSeries, PlacedChange } from './series';
 import { dateKeyOf, reachOf } from './series';
@@ -20,6 +20,21 @@ const BLOCK = 128 * DAY;
 const BLOCKS_KEPT = 8;
 /** Rules whose dates are too many to be worked out ahead. */
 const DENSE = new Set(['HOURLY', 'MINUTELY', 'SECONDLY']);
+/** Dates that reach further than this are looked for when they are asked for: the stretches would be too many to keep. */
+const FAR = (BLOCKS_KEPT / 2) * BLOCK;
+/** How much more the clock can show than has passed, where it was put on in between. */
+const CLOCK_CHANGE = HOUR;
+
+/** Where dates are looked for. */
+interface Around {
+  /** Wall ms, as far out as zones lie apart. */
+  from: number;
+  to: number;
+  /** The same by the series' own clock. */
+  near: { from: number; to: number };
+  /** The most dates of a rule that are worked out, where they are many. */
+  limit: number;
+}
 
 /** The nearest change before a date (nominal start, wall ms) that also reaches later ones. */
 export function laterChange(
@@ -40,34 +55,38 @@ export class SeriesDates {
   private readonly reach: number;
   /** Where the first date may lie: an extra one can come before the rule's. */
   private readonly earliest: number;
-  private readonly isDense: boolean;
+  /** Whether its dates around any window may be very many. */
+  readonly isMany: boolean;
 
   constructor(readonly series: CompiledSeries) {
     this.reach = reachOf(series);
-    this.earliest = Math.min(series.start, ...series.extra);
-    this.isDense = series.rule !== null && DENSE.has(series.rule.frequency);
+    // An event may have more of them than a call can take.
+    this.earliest = series.extra.reduce((least, wall) => Math.min(least, wall), series.start);
+    this.isMany = this.reach > FAR || (series.rule !== null && DENSE.has(series.rule.frequency));
   }
 
   /**
-   * Shows every date that may touch [from, to) to `visit`, which looks closer; `from` and `to` are
-   * wall ms, widened by how far zones lie apart. True when there were too many to show them all.
+   * Shows every date that may touch a window to `visit`, which looks closer. True when there were
+   * too many to show them all.
    */
-  visitAround(from: number, to: number, visit: (date: PlacedDate) => void): boolean {
-    const low = from - this.reach;
-    const high = to + this.reach;
+  visitAround(around: Around, visit: (date: PlacedDate) => void): boolean {
+    const low = around.from - this.reach;
+    const high = around.to + this.reach;
     if (this.earliest > high) return false;
     const blocks: PlacedDate[][] = [];
     for (let index = Math.floor(low / BLOCK); index * BLOCK < high; index++) {
-      const block = this.isDense ? null : this.block(index);
-      if (!block) return this.visitDense(low, high, visit);
+      const block = this.isMany ? null : this.block(index);
+      if (!block) return this.visitMany(around, visit);
       blocks.push(block);
     }
     for (const block of blocks) for (const date of block) visit(date);
     return false;
   }
 
-  private visitDense(low: number, high: number, visit: (date: PlacedDate) => void): boolean {
-    const { dates, cut } = this.expand(low, high);
+  /** What lies before the window must not use up what can be shown of it: the reach is as short as it can be. */
+  private visitMany({ near, limit }: Around, visit: (date: PlacedDate) => void): boolean {
+    const reach = this.reach - DAY + CLOCK_CHANGE;
+    const { dates, cut } = this.expand(near.from - reach, near.to + reach, limit);
     dates.forEach(visit);
     return cut;
   }
@@ -84,9 +103,9 @@ export class SeriesDates {
     return dates;
   }
 
-  private expand(low: number, high: number): { dates: PlacedDate[]; cut: boolean } {
+  private expand(low: number, high: number, limit?: number): { dates: PlacedDate[]; cut: boolean } {
     const { series } = this;
-    const { starts, cut } = expandSeries(series, low, high);
+    const { starts, cut } = expandSeries(series, low, high, limit);
     const dates: PlacedDate[] = [];
     const seen = new Set<number>();
     for (const wall of starts) {

@@ -150,3 +150,27 @@ test('twins that are joined hold what either held; others move, in their old ink
   ]);
   expect(apart[1]!.after.inkOverride).toBeUndefined();
 });
+
+test('of a date that both twins changed, the one that stays counts; others come along', () => {
+  const changed = (id: string, calendarId: string, dates: CalendarEvent['changedDates']) =>
+    at(id, calendarId, { rule: 'FREQ=DAILY;COUNT=5', changedDates: dates });
+  const [first, second, third] = ['24', '25', '26'].map((day) => `2026-11-${day}T09:00:00`) as [
+    string,
+    string,
+    string,
+  ];
+  const going = [changed('a', 'old', { [first]: { title: 'Old' }, [second]: { title: 'Both' } })];
+  const staying = [changed('x', 'new', { [first]: { title: 'New' }, [third]: { place: 'Pier' } })];
+  const edits = mergedEvents(
+    planMerge(going, staying),
+    { ink: INKS.Moss },
+    { id: 'new' },
+    { join: true, keepInk: false },
+    9,
+  );
+  expect(edits.find(({ after }) => after.id === 'x')!.after.changedDates).toEqual({
+    [first]: { title: 'New' },
+    [second]: { title: 'Both' },
+    [third]: { place: 'Pier' },
+  });
+});

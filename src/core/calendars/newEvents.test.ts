@@ -52,13 +52,14 @@ test('reminders from the end stay when those from the start are chosen anew', ()
 
 test('a calendar’s zone gives the same instants, unless that would be another day', () => {
   const noon = timed('2026-11-24T12:00:00', '2026-11-24T13:00:00');
-  expect(inCalendarZone(noon, 'America/Halifax')).toMatchObject({
+  expect(inCalendarZone(noon, 'America/Halifax', true)).toMatchObject({
     start: { local: '2026-11-24T08:00:00', zone: 'America/Halifax' },
     end: { local: '2026-11-24T09:00:00' },
   });
-  expect(inCalendarZone(noon, undefined)).toBe(noon);
+  expect(inCalendarZone(noon, undefined, true)).toBe(noon);
   const night = timed('2026-11-24T02:00:00', '2026-11-24T03:00:00');
-  expect(inCalendarZone(night, 'America/Halifax')).toBe(night);
+  expect(inCalendarZone(night, 'America/Halifax', true)).toBe(night);
+  expect(inCalendarZone(night, 'America/Halifax', false)).not.toBe(night);
 });
 
 test('the ink of an occurrence: its own, its calendar’s, or its first category’s', () => {

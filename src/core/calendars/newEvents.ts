@@ -21,10 +21,14 @@ export function calendarDefaults(
 }
 
 /**
- * A new event in its calendar's zone, at the same instants; as it is when that would take it to
- * another day, since a repeat goes by the day that was meant.
+ * A new event in its calendar's zone, at the same instants; one that `repeats` as it is when that
+ * would take it to another day, since a repeat goes by the day that was meant.
  */
-export function inCalendarZone(event: CalendarEvent, zone: string | undefined): CalendarEvent {
+export function inCalendarZone(
+  event: CalendarEvent,
+  zone: string | undefined,
+  repeats: boolean,
+): CalendarEvent {
   const { start, end } = event;
   if (!zone || start.kind !== 'zoned' || end.kind !== 'zoned') return event;
   const there = (time: typeof start): typeof start => ({
@@ -34,5 +38,5 @@ export function inCalendarZone(event: CalendarEvent, zone: string | undefined): 
   });
   const moved = { start: there(start), end: there(end) };
   const isSameDay = dayOf(moved.start) === dayOf(start) && dayOf(moved.end) === dayOf(end);
-  return isSameDay ? { ...event, ...moved } : event;
+  return isSameDay || !repeats ? { ...event, ...moved } : event;
 }

@@ -2,7 +2,7 @@ import { DAY, HOUR, parseDate } from '../time/civil';
 import { sheetClock } from '../time/sheetClock';
 import type { OutlookDate } from './outlook';
 import { outlookOf, outlookWords } from './outlook';
-import { homeTimes, ownTimes } from './bothTimes';
+import { homeTimes, ownTimes, sayClock } from './bothTimes';
 import { formOf, eventFromForm, spanOn, timesProblem } from './form';
 import { repeatOf, withRepeat } from './repeating';
 import { newEvent } from '../model/event';
@@ -121,4 +121,18 @@ test('the next dates are summed up by what they meet', () => {
     '1 of the next 4 dates is outside working hours',
   ]);
   expect(outlookWords([clear])).toEqual([]);
+});
+
+test('hours that are not on the clock of home name whose they are', () => {
+  const stay = { from: '2026-12-01', to: '2026-12-03', zone: 'Europe/Lisbon' };
+  const clock = sheetClock(LONDON, [stay]);
+  const on = (day: string, wholeDay = false) =>
+    sayClock({ start: parseDate(day) * DAY + 9 * HOUR, wholeDay }, clock, LONDON);
+  expect([on('2026-11-30'), on('2026-12-01'), on('2026-12-03'), on('2026-12-04')]).toEqual([
+    '',
+    ' in Lisbon',
+    ' in Lisbon',
+    '',
+  ]);
+  expect(on('2026-12-01', true)).toBe('');
 });

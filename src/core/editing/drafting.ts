@@ -24,7 +24,11 @@ interface Draft {
 /** A new event with what its calendar gives it. */
 export function draftOf({ span, fields, calendar, repeat, clock, workdays, now }: Draft) {
   const zone = zoneOnDay(clock, dayOfWall(span.start));
-  const made = inCalendarZone(eventOver(span, fields, zone, now), calendar?.zone);
+  const made = inCalendarZone(
+    eventOver(span, fields, zone, now),
+    calendar?.zone,
+    repeat.pattern.kind !== 'none',
+  );
   const event = { ...made, ...calendarDefaults(calendar ?? null, made) };
   return withRepeat(event, repeat, workdays);
 }

@@ -5,6 +5,12 @@ import { durationOf } from '../model/event';
 import { DAY, dayOfWall, formatDate, formatLocal } from '../time/civil';
 import { instantFromWall, wallFromInstant } from '../time/zones';
 
+/** The wall time at which a clock shows a time; floating times and dates are the same everywhere. */
+export function wallOnClock(time: EventTime, clock: string): number {
+  const zone = zoneOf(time);
+  return zone === null ? wallOf(time) : wallFromInstant(instantFromWall(wallOf(time), zone), clock);
+}
+
 /** The time, in the kind and zone of `like`, at which a clock in `viewZone` shows `wall`. */
 function timeLike(like: EventTime, wall: number, viewZone: string): EventTime {
   if (like.kind === 'date') return { kind: 'date', date: formatDate(dayOfWall(wall)) };

@@ -7,7 +7,7 @@ const FORMAT = 'orderly-week-backup';
 /** The version that backups are written in; newer ones are refused. */
 const VERSION = 1;
 
-const backupFile = z.object({
+const backupSchema = z.object({
   format: z.literal(FORMAT),
   version: z.number().int().min(1),
   /** ISO 8601 instant */
@@ -15,77 +15,151 @@ const backupFile = z.object({
   records: z.record(z.string(), z.array(z.record(z.string(), z.unknown()))),
   /** Contents of attachments, base64, by id. */
   files: z.record(z.string(), z.string()).default({}),
+  /** What could not be read when it was made, as it stood. */
+  aside: z.array(z.object({ key: z.string(), raw: z.string(), reason: z.string() })).default([]),
 });
 
-/** Everything that a person has. */
+type AsideText = z.infer<typeof backupSchema>['aside'][number];
+
+/** Everything that a person has, but for the contents of files, which may be large. */
 export interface Backup {
   /** Epoch ms */
   made: number;
   records: TypedRecord[];
-  files: Record<string, string>;
+  aside: AsideText[];
 }
 
 /** A record that a backup holds and that does not fit, with why and as it stands. */
 export interface BadRecord {
+  /** Its key in a store, as far as it tells. */
+  key: string;
   what: string;
   raw: string;
+}
+
+/** What a backup holds. */
+export interface BackupContents extends Backup {
+  /** Attachments' ids. */
+  files: string[];
+  bad: BadRecord[];
 }
 
 export const recordKey = ({ type, record }: TypedRecord) =>
   keyOf(type, 'id' in record ? record.id : 'mine');
 
-/** The text of a backup: JSON, one record a line, so that two backups can be compared. */
-export function writeBackup({ made, records, files }: Backup): string {
+/** The line that files come after, each on a line of its own. */
+const FILES = '  "files": {';
+
+/** What stands before the files of a backup: JSON, one record a line, so that two can be compared. */
+export function backupHead({ made, records, aside }: Backup): string {
   const byType = Object.keys(SCHEMAS).map((type) => {
     const lines = records
       .filter((entry) => entry.type === type)
       .map(({ record }) => `      ${JSON.stringify(record)}`);
     return `    ${JSON.stringify(type)}: [${lines.length ? `\n${lines.join(',\n')}\n    ` : ''}]`;
   });
-  const contents = Object.entries(files).map(
-    ([id, data]) => `    ${JSON.stringify(id)}: ${JSON.stringify(data)}`,
-  );
+  const kept = aside.map((one) => `    ${JSON.stringify(one)}`);
   return [
     '{',
     `  "format": "${FORMAT}",`,
     `  "version": ${VERSION},`,
     `  "made": "${new Date(made).toISOString()}",`,
     `  "records": {\n${byType.join(',\n')}\n  },`,
-    `  "files": {${contents.length ? `\n${contents.join(',\n')}\n  ` : ''}}`,
-    '}',
-    '',
+    `  "aside": [${kept.length ? `\n${kept.join(',\n')}\n  ` : ''}],`,
+    `${FILES}\n`,
   ].join('\n');
 }
 
+/** A file's part of a backup; `data` is base64. */
+export const backupFile = (id: string, data: string, isLast: boolean): string =>
+  `    ${JSON.stringify(id)}: ${JSON.stringify(data)}${isLast ? '' : ','}\n`;
+
+/** What stands after the files. */
+export const BACKUP_TAIL = '  }\n}\n';
+
+/** From this length on (bytes) a backup is read line by line: it may be longer than a text can be. */
+const LONG = 100_000_000;
+
+type OnFile = (id: string, data: string) => Promise<void> | void;
+
+/** A long backup, as this app writes it: its head, and one file after the other. */
+async function readLines(file: Blob, onFile: OnFile): Promise<unknown> {
+  const reader = file.stream().pipeThrough(new TextDecoderStream()).getReader();
+  let head = '';
+  let isInFiles = false;
+  async function take(line: string): Promise<void> {
+    if (!isInFiles) {
+      isInFiles = line === FILES;
+      head += isInFiles ? '' : `${line}\n`;
+    } else if (line.startsWith('    ')) {
+      const entry = JSON.parse(`{${line.replace(/,$/, '')}}`) as Record<string, string>;
+      for (const [id, data] of Object.entries(entry)) await onFile(id, data);
+    }
+  }
+  const unfinished: string[] = [];
+  for (let part = await reader.read(); !part.done; part = await reader.read()) {
+    const [first = '', ...lines] = part.value.split('\n');
+    unfinished.push(first);
+    if (!lines.length) continue;
+    await take(unfinished.join(''));
+    unfinished.splice(0, Infinity, lines.pop()!);
+    for (const line of lines) await take(line);
+  }
+  return JSON.parse(`${head}${FILES}}}`);
+}
+
+async function readWhole(file: Blob, onFile: OnFile): Promise<unknown> {
+  const whole: unknown = JSON.parse(await file.text());
+  const { files = {} } = backupSchema.safeParse(whole).data ?? {};
+  for (const [id, data] of Object.entries(files)) await onFile(id, data);
+  return whole;
+}
+
+/** @throws RecordError saying what does not fit. */
+function checkTyped(type: string, data: unknown): TypedRecord {
+  if (!Object.hasOwn(SCHEMAS, type)) throw new RecordError('the app knows no such records');
+  return { type, record: checkRecord(type as RecordType, data) } as TypedRecord;
+}
+
 /**
- * Reads a backup. Records that do not fit are set aside with their reason.
+ * Reads a backup; `onFile` is given the content (base64) of each file as it comes. Records that do
+ * not fit are set aside with their reason. `longFrom`: see LONG.
  * @throws FileError when it is no backup, or one of a newer version.
  */
-export function readBackup(text: string): Backup & { bad: BadRecord[] } {
-  let parsed: unknown;
+export async function readBackup(
+  file: Blob,
+  onFile: OnFile = () => undefined,
+  longFrom = LONG,
+): Promise<BackupContents> {
+  const ids: string[] = [];
+  let whole: unknown;
   try {
-    parsed = JSON.parse(text);
+    whole = await (file.size < longFrom ? readWhole : readLines)(file, (id, data) => {
+      ids.push(id);
+      return onFile(id, data);
+    });
   } catch (error) {
-    throw new FileError(`This is no backup, or a damaged one: ${(error as Error).message}`);
+    if (!(error instanceof SyntaxError)) throw error;
+    throw new FileError(`This is no backup, or a damaged one: ${error.message}`);
   }
-  const read = backupFile.safeParse(parsed);
+  const read = backupSchema.safeParse(whole);
   if (!read.success) throw new FileError('This file is not a backup of this app.');
-  const { version, made, records, files } = read.data;
+  const { version, made, records, aside } = read.data;
   if (version > VERSION) throw new FileError('This backup was made by a newer version of the app.');
   const good: TypedRecord[] = [];
   const bad: BadRecord[] = [];
   for (const [type, list] of Object.entries(records)) {
     for (const data of list) {
       try {
-        if (!(type in SCHEMAS)) throw new RecordError('the app knows no such records');
-        const record = checkRecord(type as RecordType, data);
-        good.push({ type, record } as TypedRecord);
+        good.push(checkTyped(type, data));
       } catch (error) {
         if (!(error instanceof RecordError)) throw error;
+        const key = `${type}/${String(data['id'] ?? 'mine')}`;
         const name = String(data['title'] ?? data['name'] ?? data['id'] ?? 'without a name');
-        bad.push({ what: `${type} “${name}”: ${error.message}`, raw: JSON.stringify(data) });
+        const what = `${type} “${name}”: ${error.message}`;
+        bad.push({ key, what, raw: JSON.stringify(data) });
       }
     }
   }
-  return { made: Date.parse(made) || 0, records: good, files, bad };
+  return { made: Date.parse(made) || 0, records: good, files: ids, aside, bad };
 }

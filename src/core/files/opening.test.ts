@@ -17,6 +17,7 @@ test.each([
   [999, '999 bytes'],
   [26_400, '26 KB'],
   [3_449_000, '3.4 MB'],
+  [10_737_000_000, '10.7 GB'],
 ])('%i bytes are said as %s', (bytes, said) => {
   expect(sayBytes(bytes)).toBe(said);
 });

@@ -14,9 +14,10 @@ export function openingOf({ mediaType, name }: { mediaType: string; name: string
   return mediaType === '' && /\.(txt|csv|md|json|ics|log)$/i.test(name) ? 'text' : 'download';
 }
 
-/** Bytes as people say them: "840 bytes", "12 KB", "3.4 MB". */
+/** Bytes as people say them: "840 bytes", "12 KB", "3.4 MB", "10.7 GB". */
 export function sayBytes(bytes: number): string {
   if (bytes < 1000) return `${bytes} bytes`;
   if (bytes < 1_000_000) return `${Math.round(bytes / 1000)} KB`;
-  return `${(bytes / 1_000_000).toFixed(1)} MB`;
+  if (bytes < 1_000_000_000) return `${(bytes / 1_000_000).toFixed(1)} MB`;
+  return `${(bytes / 1_000_000_000).toFixed(1)} GB`;
 }

@@ -1,5 +1,5 @@
 import type { ParsedComponents, ParsedResult } from 'chrono-node';
-import { casual } from 'chrono-node';
+import { casual } from 'chrono-node/en';
 import { civilDate, DAY, dayNumber, dayOfWall, HOUR, minuteOfDay, MINUTE } from '../time/civil';
 import type { JotContext } from './jot';
 import type { JotPart } from './parts';

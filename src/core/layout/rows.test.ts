@@ -152,3 +152,23 @@ test('a place on the sheet is a time and back', () => {
   expect(rowAt(rows, 99_999)!.day).toBe(6);
   expect(DAY).toBe(1440 * MINUTE);
 });
+
+test('a bar that is all ink has its label after it, where it can’t hold it', () => {
+  const offsetOf = (title: string, to: number, more: Partial<Occurrence> = {}) =>
+    layoutRows(frame, [occurrence(title, at(0, 9), to, more)]).rows[0]!.bars[0]!.labelOffset;
+  const away = { availability: 'away' } as const;
+  expect(offsetOf('Leave', at(0, 12), away)).toBe(21);
+  expect(offsetOf('Leave', at(0, 10), away)).toBe(36);
+  expect(offsetOf('Leave', at(0, 9, 10), away)).toBe(21);
+  expect(offsetOf('Leave', at(0, 10))).toBe(21);
+});
+
+test('neighbours in a lane keep clear of each other', () => {
+  const bare = (from: number, to: number) => ({ from, to, labelOffset: 0, labelWidth: 0 });
+  const lanesOf = (from: number) =>
+    packLanes([bare(0, 10), bare(from, from + 10)], 100).places.map(({ lane }) => lane);
+  expect(lanesOf(14)).toEqual([0, 1]);
+  expect(lanesOf(15)).toEqual([0, 0]);
+  const [first] = packLanes([bare(0, 10), bare(60, 70)], 100).places;
+  expect(first!.labelRoom).toBe(55);
+});

@@ -1,5 +1,6 @@
 import { calendar } from './calendar';
 import { event } from './event';
+import { explain } from './explain';
 import { category, colleague, settings, task } from './others';
 import { lens } from './view';
 import { z } from './zod';
@@ -24,11 +25,13 @@ export function keyOf(type: RecordType, id: string): RecordKey {
 export function splitKey(key: string): { type: RecordType; id: string } | null {
   const at = key.indexOf('/');
   const type = key.slice(0, at);
-  return at > 0 && type in SCHEMAS ? { type: type as RecordType, id: key.slice(at + 1) } : null;
+  return at > 0 && Object.hasOwn(SCHEMAS, type)
+    ? { type: type as RecordType, id: key.slice(at + 1) }
+    : null;
 }
 
 /** The version that records are written in; each step in MIGRATIONS leads one version up. */
-const SCHEMA_VERSION = 1;
+export const SCHEMA_VERSION = 1;
 
 type Data = Record<string, unknown>;
 /** `steps[n]` turns a record of version n into version n + 1. */
@@ -44,13 +47,6 @@ const envelope = z.object({
 /** Why a stored record can't be used, in words for the person. */
 export class RecordError extends Error {
   override name = 'RecordError';
-}
-
-function explain(error: z.ZodError): string {
-  return error.issues
-    .slice(0, 3)
-    .map((issue) => `${issue.path.join('.') || 'record'} ${issue.message}`)
-    .join('; ');
 }
 
 /**
@@ -89,6 +85,17 @@ export function checkRecord<T extends RecordType>(type: T, data: unknown): Recor
   const result = SCHEMAS[type].safeParse(data);
   if (!result.success) throw new RecordError(explain(result.error));
   return result.data as RecordOf<T>;
+}
+
+/**
+ * Reads the record that stands under a key of the store.
+ * @throws RecordError saying what doesn't fit, an id that is not the key's among it.
+ */
+export function readStored<T extends RecordType>(type: T, id: string, text: string): RecordOf<T> {
+  const record = readRecord(type, text);
+  const own = 'id' in record ? record.id : 'mine';
+  if (own !== id) throw new RecordError(`it calls itself “${own}”, and not as its place is named`);
+  return record;
 }
 
 /** The text that a record is stored as. Checks it first; throws RecordError. */

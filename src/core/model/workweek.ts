@@ -1,10 +1,22 @@
 import type { Weekday } from '../time/civil';
 import { formatDate, weekdayOf } from '../time/civil';
+import type { HourCycle } from '../time/words';
+import { sayMinute } from '../time/words';
 import type { Workweek } from './others';
 
 /** Hours and workplace of a day (day number): those of its weekday, unless the date has its own. */
 export function workdayOf(day: number, workweek: Workweek): Workweek['days'][number] {
   return workweek.exceptions[formatDate(day)] ?? workweek.days[weekdayOf(day)]!;
+}
+
+/** "08:30 – 17:00, workshop", or "off". */
+export function sayWorkday(
+  { hours, workplace }: Workweek['days'][number],
+  hourCycle: HourCycle,
+): string {
+  if (!hours) return 'off';
+  const at = (minute: number) => sayMinute(minute, hourCycle);
+  return [`${at(hours.from)} – ${at(hours.to)}`, workplace].filter(Boolean).join(', ');
 }
 
 /** The first day after one that has working hours; the very next when none of the next year's has. */

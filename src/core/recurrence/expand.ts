@@ -60,14 +60,15 @@ export function ruleStarts(
 
 /**
  * The nominal starts (wall ms in the series' zone, ascending) in [from, to): what the rule and the
- * extra dates give, less the skipped ones. `cut` tells that there were more than MAX_DATES.
+ * extra dates give, less the skipped ones. `cut` tells that the rule gives more than `limit`.
  */
 export function expandSeries(
   series: Series,
   from: number,
   to: number,
+  limit = MAX_DATES,
 ): { starts: number[]; cut: boolean } {
-  const ruled = ruleStarts(series, from, to);
+  const ruled = ruleStarts(series, from, to, limit);
   const { cut } = ruled;
   let { starts } = ruled;
   const extra = series.extra.length

@@ -118,3 +118,20 @@ test('a date that was changed by hand keeps its title when it moves', () => {
     start: zoned('2026-12-10T09:00:00'),
   });
 });
+
+test('a tentative whole day is no hindrance, a tentative hour is', () => {
+  const fair = { ...closed('Fair', '2026-12-10'), calendarId: 'workshop' };
+  const tentative = { availability: 'tentative' } as const;
+  const target = (other: CalendarEvent) =>
+    sweep([round(), shut[0]!, { ...other, ...tentative }], 'next').said[0]![2];
+  expect(target(fair)).toBe('2026-12-10T09:00');
+  expect(target(timed('visit', '2026-12-10T09:30:00', 60))).toBe('2026-12-11T09:00');
+});
+
+test('a date of the same series is in the way, free or not', () => {
+  const free = timed('daily', '2026-12-07T09:00:00', 30, {
+    rule: 'FREQ=DAILY;BYDAY=MO,TU,WE,TH',
+    availability: 'free',
+  });
+  expect(sweep([free, shut[0]!], 'next').said[0]![2]).toBe('2026-12-11T09:00');
+});

@@ -1,4 +1,4 @@
-import { casual, en } from 'chrono-node';
+import { casual, GB } from 'chrono-node/en';
 import { dayOfParts, localDate } from '../jot/when';
 import type { Weekday } from '../time/civil';
 import { civilDate, DAY, officeWeekStart, parseDate } from '../time/civil';
@@ -33,6 +33,6 @@ export function typedDay(
       return null; // A date that does not exist, such as 30 February.
     }
   }
-  const [found] = (isMonthFirst ? casual : en.GB).parse(words, localDate(today * DAY));
+  const [found] = (isMonthFirst ? casual : GB).parse(words, localDate(today * DAY));
   return found ? dayOfParts(found.start) : null;
 }

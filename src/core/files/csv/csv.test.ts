@@ -238,3 +238,12 @@ test('the order of dates is asked only where it makes another day', () => {
   expect(isOrderAsked(['2026-11-24', '24 Nov 2026', '24/11/2026', '05/05/2026'])).toBe(false);
   expect(isOrderAsked(['24/11/2026', '05/06/2026'])).toBe(true);
 });
+
+test('whole days that end before they begin stay out', () => {
+  const text = 'Title,From,Until\nFair,26/11/2026,24/11/2026\nDay,26/11/2026,26/11/2026';
+  const { events, skipped } = read(text);
+  expect(events.map(({ title }) => title)).toEqual(['Day']);
+  expect(skipped).toEqual([
+    { line: 2, what: '“Fair” stays out: the last day is before the first.' },
+  ]);
+});

@@ -166,3 +166,13 @@ test('a length in days follows the clock, one in hours does not', () => {
   expect(again).toContain('DURATION:P1DT7200S');
   expect(ends(again)).toEqual(ends(lasting('P1DT2H')));
 });
+
+test('a changed date that reaches the later ones says so, and is read so', () => {
+  const changed: CalendarEvent = {
+    ...HERE,
+    changedDates: { '2026-12-08T09:00:00': { title: 'Long round', andLater: true, revision: 1 } },
+  };
+  const text = write(changed);
+  expect(text).toMatch(/^RECURRENCE-ID;RANGE=THISANDFUTURE;TZID=/m);
+  expect(read(text).events[0]!.changedDates).toEqual(changed.changedDates);
+});

@@ -19,7 +19,9 @@ export interface ParsedComponent {
 }
 
 /** An END of nothing that is open: ical.js would close the component with it. */
-const STRAY_END = /^END[ \t]*:/i;
+const STRAY = /^(BEGIN|END)[ \t]*:/i;
+/** Names that the parser would take for something of the language itself. */
+const OF_THE_LANGUAGE = /^(constructor|__proto__)\b|^[^:]*;VALUE="?(constructor|__proto__)\b/i;
 const RULE_LINE = /^RRULE(?:;[^:]*)?:(.*)$/is;
 
 function textOf(component: RawComponent, lines: readonly RawLine[]): string {
@@ -57,7 +59,8 @@ const isWellFormed = ([, , type, ...values]: JcalProperty) =>
         .every(
           (value) => /^[+-]?P/.test(String(value)) || WELL_FORMED['date-time']!.test(String(value)),
         )
-    : !(type in WELL_FORMED) || values.every((value) => WELL_FORMED[type]!.test(String(value)));
+    : !Object.hasOwn(WELL_FORMED, type) ||
+      values.every((value) => WELL_FORMED[type]!.test(String(value)));
 
 /** Where the value of an unfolded content line begins: after the first colon outside of quotes. */
 const VALUE = /^(?:[^":]|"[^"]*")*:(.*)$/s;
@@ -89,7 +92,7 @@ function withRawValues(
 }
 
 function isReadable(line: RawLine): boolean {
-  if (STRAY_END.test(line.text)) return false;
+  if (STRAY.test(line.text) || OF_THE_LANGUAGE.test(line.text)) return false;
   try {
     ICAL.parse.property(line.text);
     return true;
@@ -106,22 +109,23 @@ export function parseComponent(component: RawComponent): ParsedComponent {
     if (rule) rules.push(rule[1]!.trim());
     return !rule;
   });
-  const jcal = lines.some((line) => STRAY_END.test(line.text))
+  const jcal = lines.some(({ text }) => STRAY.test(text) || OF_THE_LANGUAGE.test(text))
     ? null
     : parseWhole(component, lines);
   if (jcal) return { jcal, rules, bad: [] };
 
-  const bad = lines.filter((line) => !isReadable(line));
-  const good = lines.filter((line) => !bad.includes(line));
+  const bad: RawLine[] = [];
+  const good: RawLine[] = [];
+  for (const line of lines) (isReadable(line) ? good : bad).push(line);
   const children: JcalComponent[] = [];
   for (const child of component.children) {
     const parsed = parseComponent(child);
-    bad.push(...parsed.bad);
+    for (const line of parsed.bad) bad.push(line);
     children.push(parsed.jcal);
   }
   const alone = parseWhole({ ...component, children: [] }, good);
   const own = alone ?? ([component.name.toLowerCase(), [], []] as JcalComponent);
-  if (!alone) bad.push(...good);
+  if (!alone) for (const line of good) bad.push(line);
   return { jcal: [own[0], own[1], children], rules, bad };
 }
 

@@ -2,11 +2,11 @@ import type { Availability, JcalComponent, JcalProperty, Passthrough } from '../
 import { hexColour } from '../../model/common';
 import { plannedTimes } from '../../editing/series/dates';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
-import { newEvent } from '../../model/event';
+import { durationOf, newEvent } from '../../model/event';
 import type { EventField } from '../../model/eventFields';
 import { DATE_CONTENT, FILE_FIELDS, GIVEN_FIELDS } from '../../model/eventFields';
 import { parseRule } from '../../recurrence/rule';
-import { parseLocal } from '../../time/civil';
+import { DAY, parseLocal } from '../../time/civil';
 import type { ParsedComponent } from './jcal';
 import { property, textValue } from './jcal';
 import { dateKeyFor, readSpan, readTimes } from './readTimes';
@@ -68,16 +68,24 @@ function epochOf(component: JcalComponent, name: string): number | null {
   }
 }
 
+/** RANGE (RFC 5545 §3.2.13) as the field `andLater` says it. */
+const reachesLater = (range: unknown) => String(range).toUpperCase() === 'THISANDFUTURE';
+
 /** Parameters besides those that the value's own field keeps. */
 function otherParameters(prop: JcalProperty): Record<string, unknown> {
   return Object.fromEntries(
-    Object.entries(prop[1]).filter(([name]) => name !== 'tzid' && name !== 'value'),
+    Object.entries(prop[1]).filter(
+      ([name, value]) =>
+        name !== 'tzid' && name !== 'value' && !(name === 'range' && reachesLater(value)),
+    ),
   );
 }
 
 /** CONFIRMED, TENTATIVE and the two plain classes are what fields already say. */
 function isSaidByFields(prop: JcalProperty): boolean {
-  const value = String(prop[3]).toUpperCase();
+  // The values of some properties are no texts.
+  if (typeof prop[3] !== 'string') return false;
+  const value = prop[3].toUpperCase();
   return (
     (prop[0] === 'status' && value === 'TENTATIVE') ||
     (prop[0] === 'class' && (value === 'PUBLIC' || value === 'PRIVATE'))
@@ -167,7 +175,16 @@ export function readEvent(
     },
     now,
   );
+  assertBounds(draft);
   return { draft, note };
+}
+
+/** The longest that an event lasts, in ms. */
+const LONGEST = 50 * 366 * DAY;
+
+/** @throws RangeError for an event that no calendar could show. */
+function assertBounds(draft: CalendarEvent): void {
+  if (durationOf(draft) > LONGEST) throw new RangeError('it lasts longer than 50 years');
 }
 
 /** Whether a file says anything with a field's value. */
@@ -225,5 +242,5 @@ export function recurrenceOf(
   const prop = property(component, 'recurrence-id');
   const [time] = readTimes(component, 'recurrence-id', zones);
   if (!prop || !time) return null;
-  return { time: time.start, andLater: String(prop[1]['range']).toUpperCase() === 'THISANDFUTURE' };
+  return { time: time.start, andLater: reachesLater(prop[1]['range']) };
 }

@@ -1,4 +1,5 @@
 import type { EventTime, JcalComponent, JcalProperty } from '../../model/common';
+import { formatDate, parseDate } from '../../time/civil';
 import { checkRecord, RecordError } from '../../model/records';
 import { RuleError } from '../../recurrence/rule';
 import type { Problem } from './jcal';
@@ -58,6 +59,9 @@ export interface ReadProgress {
 
 /** Entries after which the reader gives others a turn. */
 const BATCH = 100;
+/** The most changed dates of one series, and the most added and left-out ones: with more, nothing could be done at once. */
+const MOST_CHANGED = 5000;
+const MOST_OWN_DATES = 20_000;
 /** Properties without which an event says something else than it should. */
 const ESSENTIAL = /^(DTSTART|DTEND|DURATION|RRULE|RDATE|EXDATE|RECURRENCE-ID|UID)\b/i;
 const FILE_PROPERTIES = new Set([
@@ -86,6 +90,13 @@ function uidFor(component: RawComponent): string {
   }
   return `no-uid-${(hash >>> 0).toString(16)}-${component.lines.length}@orderly-week`;
 }
+
+/** How many dates an entry adds and leaves out, before any of them is read. */
+const ownDates = ({ lines }: RawComponent): number =>
+  lines.reduce(
+    (sum, { text }) => (/^(RDATE|EXDATE)\b/i.test(text) ? sum + text.split(',').length : sum),
+    0,
+  );
 
 /** The parser leaves properties that it doesn't know as they stand; this one is TEXT (RFC 5545 §3.3.11). */
 function unescapeText(text: string): string {
@@ -164,7 +175,7 @@ class Reader {
     this.contents.tasks.push({
       uid: textValue(jcal, 'uid') || uidFor(component),
       title: textValue(jcal, 'summary'),
-      ...(/^\d{4}-\d{2}-\d{2}$/.test(due) ? { due } : {}),
+      ...(isDate(due) ? { due } : {}),
       done: textValue(jcal, 'status').toUpperCase() === 'COMPLETED',
       notes: textValue(jcal, 'description'),
       component: jcal,
@@ -172,6 +183,11 @@ class Reader {
   }
 
   private readEntry(component: RawComponent): void {
+    const own = ownDates(component);
+    if (own > MOST_OWN_DATES) {
+      const what = `An entry with ${own} added or left-out dates stays out: it can have ${MOST_OWN_DATES}`;
+      return this.leaveOut(component.line, what);
+    }
     const parsed = parseComponent(component);
     const { counts } = this.contents;
     counts.events++;
@@ -233,9 +249,23 @@ class Reader {
 
   private addChange(whole: ReadEntry, entry: ReadEntry): void {
     const { time, andLater } = entry.recurrence!;
+    if (Object.keys(whole.draft.changedDates).length >= MOST_CHANGED)
+      return this.leaveOut(
+        entry.line,
+        `“${entry.draft.title}” has more than ${MOST_CHANGED} changed dates: this one stays out`,
+      );
     const key = dateKeyFor(whole.draft.start, time);
     const date = { key, andLater, isOwnFile: this.isOwnFile };
     whole.draft.changedDates[key] = changedDateFrom(whole.draft, entry.draft, date);
+  }
+}
+
+/** Whether a text is a day that there is. */
+function isDate(text: string): boolean {
+  try {
+    return formatDate(parseDate(text)) === text;
+  } catch {
+    return false; // A task without a day when it is due is a task all the same.
   }
 }
 

@@ -43,6 +43,9 @@ function* contentLines(text: string): Generator<RawLine> {
   if (current && current.text.trim()) yield current;
 }
 
+/** Components in components in components: none that means something goes deeper. */
+const DEEPEST = 16;
+
 const MARKER = /^(BEGIN|END)[ \t]*:[ \t]*(\S+)\s*$/i;
 
 /** An END with letters too many still ends what is open. */
@@ -57,15 +60,24 @@ const isMisspelt = (open: string, ended: string) =>
 export function scanComponents(text: string): RawComponent[] {
   const roots: RawComponent[] = [];
   const open: RawComponent[] = [];
+  // Components that are too deep: what is in them is passed over.
+  let beyond = 0;
   for (const content of contentLines(text.charCodeAt(0) === 0xfeff ? text.slice(1) : text)) {
     const marker = MARKER.exec(content.text);
     const inner = open[open.length - 1];
     if (!marker) {
-      inner?.lines.push(content);
+      if (beyond === 0) inner?.lines.push(content);
       continue;
     }
     const name = marker[2]!.toUpperCase();
-    if (marker[1]!.toUpperCase() === 'BEGIN') {
+    const isBegin = marker[1]!.toUpperCase() === 'BEGIN';
+    if (beyond > 0 || (isBegin && open.length === DEEPEST)) {
+      // The first is told like a line that can't be read.
+      if (beyond === 0) inner!.lines.push(content);
+      beyond += isBegin ? 1 : -1;
+      continue;
+    }
+    if (isBegin) {
       const component = { name, line: content.line, lines: [], children: [] };
       (inner ? inner.children : roots).push(component);
       open.push(component);

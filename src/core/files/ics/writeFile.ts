@@ -6,6 +6,7 @@ import { END_OF_TIME } from '../../recurrence/generate';
 import { isEndless, lastRuleStart } from '../../recurrence/walk';
 import { civilDate, dayOfWall } from '../../time/civil';
 import { seriesOf } from '../../editing/series/dates';
+import { inlineProperty } from '../attached';
 import { componentLines, foldLine, propertyLine } from './jcal';
 import type { CategoryNames } from './writeEvent';
 import { cleanText, eventLines, timesWritten } from './writeEvent';
@@ -21,6 +22,8 @@ export interface CalendarFile {
   passthrough: readonly Passthrough[];
   /** Names of the categories that events have, by id. */
   categories?: CategoryNames;
+  /** Contents (base64) of the attached files that go inside, by id; others stay behind. */
+  contents?: ReadonlyMap<string, string>;
   /** When it is written, epoch ms. */
   now: number;
 }
@@ -91,11 +94,29 @@ export function writeCalendarFile(file: CalendarFile): string {
     lines.push(...zoneLines(zone, from - 1, to + 1));
   }
   const categories: CategoryNames = file.categories ?? new Map();
-  for (const event of file.events) lines.push(...eventLines(event, categories));
+  for (const event of file.events)
+    lines.push(...eventLines(withFilesInside(event, file.contents), categories));
   for (const task of file.tasks) lines.push(...taskLines(task));
   for (const { components } of file.passthrough) lines.push(...components.flatMap(componentLines));
   lines.push('END:VCALENDAR', '');
   return lines.join('\r\n');
+}
+
+/** An event whose attached files, as far as their contents are here, go out inside its entry. */
+function withFilesInside(event: CalendarEvent, contents: CalendarFile['contents']): CalendarEvent {
+  const inside = event.attachments.flatMap(({ id, name, mediaType }) => {
+    const data = contents?.get(id);
+    return data === undefined ? [] : [inlineProperty({ name, mediaType, data })];
+  });
+  if (!inside.length) return event;
+  const { properties, components, ...rest } = event.passthrough ?? {
+    properties: [],
+    components: [],
+  };
+  return {
+    ...event,
+    passthrough: { ...rest, components, properties: [...properties, ...inside] },
+  };
 }
 
 /** TEXT escapes (RFC 5545 §3.3.11). */
