@@ -17,7 +17,7 @@ export async function askFeed(address: string, etag?: string): Promise<FeedAnswe
   try {
     response = await fetch(urlFor(address), {
       cache: 'no-store',
-      ...(etag ? { headers: { 'If-None-Match': etag } } : {}),
+      headers: { 'X-Orderly-Week': 'feed', ...(etag && { 'If-None-Match': etag }) },
     });
   } catch {
     throw new FileError('The app’s own server does not answer. Is it running?');

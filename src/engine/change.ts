@@ -100,6 +100,8 @@ const historyEntry = z.object({
   label: z.string(),
   at: z.number().optional(),
   by: z.string().optional(),
+  /** Characters of its text in the store. */
+  size: z.number().optional(),
 });
 export type HistoryEntry = z.infer<typeof historyEntry>;
 
@@ -120,6 +122,20 @@ export const EMPTY_HISTORY: History = { next: 1, done: [], undone: [] };
 
 /** How many changes can be undone. */
 export const CHANGES_KEPT = 100;
+/** How many characters their texts have together; the last change is kept however long it is. */
+export const TEXT_KEPT = 40_000_000;
+
+/** The last changes that fit into what is kept. */
+function fitting(done: readonly HistoryEntry[]): HistoryEntry[] {
+  const kept: HistoryEntry[] = [];
+  let text = 0;
+  for (const entry of done.toReversed()) {
+    text += entry.size ?? 0;
+    if (kept.length === CHANGES_KEPT || (kept.length > 0 && text > TEXT_KEPT)) break;
+    kept.unshift(entry);
+  }
+  return kept;
+}
 
 /** The history after a new change, and the ids of changes that are forgotten for it. */
 export function pushChange(
@@ -128,12 +144,19 @@ export function pushChange(
 ): { history: History; id: number; forgotten: number[] } {
   const id = history.next;
   const done = [...history.done, { id, ...change }];
-  const old = done.slice(0, -CHANGES_KEPT);
+  const kept = fitting(done);
+  const old = done.slice(0, done.length - kept.length);
   return {
     id,
-    history: { next: id + 1, done: done.slice(-CHANGES_KEPT), undone: [] },
+    history: { next: id + 1, done: kept, undone: [] },
     forgotten: [...old, ...history.undone].map((one) => one.id),
   };
+}
+
+/** The history without some changes, which can't be read. */
+export function withoutChanges(history: History, ids: ReadonlySet<number>): History {
+  const isHere = ({ id }: HistoryEntry) => !ids.has(id);
+  return { ...history, done: history.done.filter(isHere), undone: history.undone.filter(isHere) };
 }
 
 /** Takes the last change from one end of the history to the other; null when there is none. */

@@ -6,23 +6,39 @@ import type { EngineApi, Present, StoreName } from './engine.worker';
 /** The engine as the page calls it: every answer is a promise. */
 export type RemoteEngine = Remote<Engine>;
 
-let worker: Remote<EngineApi> | null = null;
-
-function engineWorker(): Remote<EngineApi> {
-  worker ??= wrap<EngineApi>(new Worker(new URL('./engine.worker', import.meta.url)));
-  return worker;
+interface Running {
+  worker: Worker;
+  api: Remote<EngineApi>;
 }
 
-/** Starts the engine on a store. */
+let running: Running | null = null;
+
+function start(): Running {
+  const worker = new Worker(new URL('./engine.worker', import.meta.url));
+  return { worker, api: wrap<EngineApi>(worker) };
+}
+
+/**
+ * Starts the engine on a store. `onStopped` is told when the worker broke: what it held is in the
+ * store, and the engine can be opened again.
+ */
 export async function openEngine(
   store: StoreName,
   present: Present,
   onStatus: (status: EngineStatus, recordsChanged: boolean) => void,
+  onStopped: (reason: string) => void,
 ): Promise<RemoteEngine> {
-  return (await engineWorker().open(store, present, proxy(onStatus))) as unknown as RemoteEngine;
+  const { worker, api } = (running ??= start());
+  worker.onerror = (event) => {
+    event.preventDefault();
+    worker.terminate();
+    running = null;
+    onStopped(event.message);
+  };
+  return (await api.open(store, present, proxy(onStatus))) as unknown as RemoteEngine;
 }
 
 /** Empties a store. The page is then loaded anew. */
 export async function startAfresh(store: StoreName): Promise<void> {
-  await engineWorker().startAfresh(store);
+  await (running ??= start()).api.startAfresh(store);
 }

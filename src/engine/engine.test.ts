@@ -9,7 +9,7 @@ import { demoSeed } from '../../demo/scenario';
 import type { Edit } from './change';
 import { Engine } from './engine';
 import { firstSeed } from './firstSeed';
-import type { Surroundings } from './store';
+import type { Surroundings } from './storage/store';
 import { outside } from './testing/outside';
 import { MemoryStore } from './testing/memoryStore';
 
@@ -184,7 +184,7 @@ test('a failed write is told, holds in memory, and is written by the next try', 
     changes: 2,
     reason: 'The browser’s storage for this page is full.',
   });
-  expect(engine.exportCalendars({ calendarIds: null }).text).toContain('SUMMARY:Long call');
+  expect((await engine.exportCalendars({ calendarIds: null })).text).toContain('SUMMARY:Long call');
   expect(await engine.step('undo')).toBe('Renamed');
   expect(titles(engine)).toEqual(['Call']);
   windows.store.failWriting = null;
@@ -227,7 +227,7 @@ test('removed events wait, come back, or are cleared beyond undo', async () => {
   await commit(engine, 'Removed', edit(call(), { removedAt: 5 }));
   expect(titles(engine)).toEqual([]);
   expect(engine.removed().map(({ title }) => title)).toEqual(['Call']);
-  await engine.clearRemoved();
+  await engine.clearRemoved(9);
   expect(engine.removed()).toEqual([]);
   await expect(engine.step('undo')).rejects.toThrow('cleared for good');
   expect(titles(engine)).toEqual([]);
@@ -315,7 +315,7 @@ test('a window that can’t read what another wrote says so and goes on', async 
   const two = await windows.open();
   windows.store.failReading = new Error('the disk is gone');
   await two.hear(['event/call']);
-  expect(two.status().unsaved?.reason).toBe('The browser’s storage failed: the disk is gone');
+  expect(two.status().unsaved?.reason).toBe('The browser’s storage failed: the disk is gone.');
   windows.store.failReading = null;
   await commit(one, 'Added', add(call()));
   await two.retry();
@@ -364,7 +364,7 @@ test('tasks and the file’s own properties come in with the calendar and go out
   const preview = await engine.previewImport([icsFile(text)], 1, () => undefined);
   expect(preview.counts.tasks).toBe(1);
   await engine.applyImport({ calendarId: 'first' }, 1);
-  const out = engine.exportCalendars({ calendarIds: ['first'] }).text;
+  const { text: out } = await engine.exportCalendars({ calendarIds: ['first'] });
   for (const line of ['X-QUAY:7', 'BEGIN:VTODO', 'SUMMARY:Renew permit', 'X-LAMP:port'])
     expect(out).toContain(`${line}\r\n`);
 });
@@ -380,4 +380,16 @@ test('an import into a calendar that is gone changes nothing', async () => {
     'The chosen calendar is gone',
   );
   expect(engine.status().undo).toBeNull();
+});
+
+test('what is cleared for good in one window is gone from the others', async () => {
+  const windows = new Windows();
+  const engine = await windows.open();
+  await commit(engine, 'Added', add(call()));
+  await commit(engine, 'Removed', edit(call(), { removedAt: 5 }));
+  const other = await windows.open();
+  expect(other.removed()).toHaveLength(1);
+  await engine.clearRemoved(9);
+  await new Promise(setImmediate);
+  expect(other.removed()).toEqual([]);
 });

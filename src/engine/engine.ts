@@ -27,7 +27,7 @@ import type { ChangeRequest, HistoryEntry } from './change';
 import { breathe } from './breathe';
 import type { ExportedFile, ExportRequest, TableRequest } from './exporter';
 import { exportCalendarFile, exportTable } from './exporter';
-import type { FileStore } from './fileStore';
+import type { FileStore } from './storage/fileStore';
 import type { AskFeed, FeedLook } from './follower';
 import { Follower } from './follower';
 import type {
@@ -38,14 +38,17 @@ import type {
   TableLook,
 } from './importer';
 import { Importer } from './importer';
-import type { Attachment, AttachmentRow, RestorePreview } from './keeper';
+import type { Attachment, AttachmentRow, BackupMade, RestorePreview, SpaceOfKind } from './keeper';
 import { Keeper } from './keeper';
 import { outlook } from './outlook';
-import type { SetAside, Unsaved } from './repository';
+import type { SetAside } from './asides';
+import type { ReadOnly, Unsaved } from './repository';
 import { Repository } from './repository';
-import type { Store, Surroundings } from './store';
+import type { Store, Surroundings } from './storage/store';
 import type { SweepRequest, SweepSetting } from './sweeper';
 import { planned, sweepChange } from './sweeper';
+import type { Whereabouts } from './whereabouts';
+import { locate, partsOfId, sighted } from './whereabouts';
 
 /** How the engine stands; told to the page whenever it changes. */
 export interface EngineStatus {
@@ -55,13 +58,17 @@ export interface EngineStatus {
   ready: boolean;
   setAside: number;
   unsaved: Unsaved | null;
+  /** Why nothing may be changed; null when everything may. */
+  readOnly: ReadOnly | null;
+  /** What the person is to be told of once, in the order in which it was found. */
+  notes: readonly string[];
   /** Labels of the changes that undo and redo would reach. */
   undo: string | null;
   redo: string | null;
 }
 
 /** A change that can be undone or done again; `isHere` tells whether this window made it. */
-export interface ChangeEntry extends Omit<HistoryEntry, 'by'> {
+export interface ChangeEntry extends Pick<HistoryEntry, 'id' | 'label' | 'at'> {
   isHere: boolean;
 }
 
@@ -101,14 +108,14 @@ export class Engine {
   constructor(
     private readonly store: Store,
     private readonly surroundings: Surroundings,
-    outside: Outside,
+    private readonly outside: Outside,
   ) {
     this.repository = new Repository(store, surroundings, (key, type, record) => {
       if (type !== 'event') return;
       if (record) this.index.put(record as CalendarEvent);
       else this.index.remove(key.slice(key.indexOf('/') + 1));
     });
-    this.importer = new Importer(this.repository);
+    this.importer = new Importer(this.repository, outside.files);
     this.follower = new Follower(this.repository, outside.askFeed);
     this.keeper = new Keeper(this.repository, outside.files);
   }
@@ -117,6 +124,11 @@ export class Engine {
   async open(seed: () => TypedRecord[], onStatus: OnStatus): Promise<void> {
     this.onStatus = onStatus;
     await this.seedIfNew(seed);
+    await this.load();
+  }
+
+  /** Reads the store; answers when the first can be shown, while the rest is on its way. */
+  private async load(): Promise<void> {
     const batches = this.repository.load();
     await this.loadBatch(batches);
     await this.loadBatch(batches);
@@ -126,7 +138,8 @@ export class Engine {
   private async seedIfNew(seed: () => TypedRecord[]): Promise<void> {
     try {
       await this.surroundings.alone(async () => {
-        if ((await this.store.keys()).length === 0) await this.store.setMany(seedEntries(seed()));
+        if ((await this.store.keys()).length === 0)
+          await this.store.setMany(seedEntries(seed()), 'relaxed');
       });
     } catch {
       // A store that fails is told of by loading, which meets the same failure next.
@@ -159,13 +172,15 @@ export class Engine {
   }
 
   status(): EngineStatus {
-    const { history, unsaved, setAside } = this.repository;
+    const { changes, unsaved, readOnly, setAside, notes } = this.repository;
     return {
       ...this.progress,
       setAside: setAside.length,
       unsaved,
-      undo: history.done.at(-1)?.label ?? null,
-      redo: history.undone.at(-1)?.label ?? null,
+      readOnly,
+      notes: [...notes],
+      undo: changes.done.at(-1)?.label ?? null,
+      redo: changes.undone.at(-1)?.label ?? null,
     };
   }
 
@@ -232,6 +247,18 @@ export class Engine {
 
   event(id: string): CalendarEvent | null {
     return this.repository.get('event', id) ?? null;
+  }
+
+  /**
+   * Where the date that an occurrence's id (or an event's, for its first date) names is now, and
+   * whether a sight shows it; null when it is not there any more.
+   */
+  whereabouts(id: string, zone: string, sight: Sight = ALL_IN_SIGHT): Whereabouts | null {
+    const { eventId, dateKey } = partsOfId(id);
+    const event = this.event(eventId);
+    if (!event || event.removedAt !== undefined) return null;
+    const occurrence = locate(this.index, event, dateKey, zone);
+    return occurrence && sighted(occurrence, event, sight, this.shown());
   }
 
   /** The next dates of an event, stored or not, with what each would meet. `now` is epoch ms. */
@@ -321,20 +348,26 @@ export class Engine {
     return counts;
   }
 
-  /** @throws RecordError when a record would not fit. */
-  async commit(request: ChangeRequest): Promise<void> {
-    await this.repository.commit(request);
+  /**
+   * Whether the change is on the disk; if not, it holds on this page alone.
+   * @throws RecordError when a record would not fit, ReadOnlyError.
+   */
+  async commit(request: ChangeRequest): Promise<boolean> {
+    const isKept = await this.repository.commit(request);
     this.tell(true);
+    return isKept;
   }
 
   /** The last changes that can be undone and done again, the next one last; `isHere`: made in this window. */
   changes(): Record<'done' | 'undone', ChangeEntry[]> {
-    const { history } = this.repository;
-    const entry = ({ by, ...change }: HistoryEntry): ChangeEntry => ({
-      ...change,
+    const { done, undone } = this.repository.changes;
+    const entry = ({ id, label, at, by }: HistoryEntry): ChangeEntry => ({
+      id,
+      label,
+      at,
       isHere: by === this.surroundings.name,
     });
-    return { done: history.done.map(entry), undone: history.undone.map(entry) };
+    return { done: done.map(entry), undone: undone.map(entry) };
   }
 
   /** The label of what was undone or done again; null when there is nothing. */
@@ -344,19 +377,27 @@ export class Engine {
     return label;
   }
 
+  /** Tries again what failed: reading what could not be read, writing what could not be written. */
   async retry(): Promise<void> {
+    if (!this.repository.isWhole) await this.load();
     await this.repository.retry();
-    this.tell(false);
+    this.tell(true);
+  }
+
+  /** The browser took the store away while it was open. */
+  async storeEmptied(): Promise<void> {
+    await this.repository.writeAgain();
+    this.tell(true);
   }
 
   /** Clears removed events and calendars away for good. */
-  async clearRemoved(): Promise<void> {
+  async clearRemoved(now: number): Promise<void> {
     const events = this.repository.all('event').filter(({ removedAt }) => removedAt !== undefined);
     await this.repository.purge([
       ...events.map(({ id }) => keyOf('event', id)),
       ...this.removedCalendars().map(({ calendar }) => keyOf('calendar', calendar.id)),
     ]);
-    await this.keeper.clearUnused();
+    await this.keeper.clearUnused(now);
     this.tell(true);
   }
 
@@ -376,7 +417,17 @@ export class Engine {
   /** Looks at every feed whose time has come. */
   async refreshDue(now: number): Promise<void> {
     if (!this.progress.ready) return;
-    for (const { id } of this.follower.due(this.calendars(), now)) await this.refreshFeed(id, now);
+    // Beside each other: a slow one keeps no other waiting.
+    const looks = this.follower
+      .due(this.calendars(), now)
+      .map(({ id }) => this.refreshFeed(id, now));
+    await Promise.allSettled(looks);
+    await Promise.all(looks);
+  }
+
+  /** Records and attached files by kind, with the characters or bytes that they take. */
+  space(): SpaceOfKind[] {
+    return this.keeper.space();
   }
 
   setAside(): SetAside[] {
@@ -399,7 +450,7 @@ export class Engine {
     return this.importer.previewTable(reading);
   }
 
-  backup(now: number): Promise<string> {
+  backup(now: number): Promise<BackupMade> {
     return this.keeper.backup(now);
   }
 
@@ -413,8 +464,8 @@ export class Engine {
     return label;
   }
 
-  keepFile(file: Blob & { name: string }): Promise<Attachment> {
-    return this.keeper.keep(file);
+  keepFile(file: Blob & { name: string }, now: number): Promise<Attachment> {
+    return this.keeper.keep(file, now);
   }
 
   fileContent(id: string): Promise<Blob | null> {
@@ -444,13 +495,18 @@ export class Engine {
     });
   }
 
-  /** A table file with one line a date of a period. */
-  exportTable(request: TableRequest): ExportedFile {
-    return exportTable(this.repository, this.index, this.calendars(), request);
+  private sources() {
+    const { repository: records, index } = this;
+    return { records, index, calendars: this.calendars(), files: this.outside.files };
   }
 
-  exportCalendars(request: ExportRequest): ExportedFile {
-    return exportCalendarFile(this.repository, this.index, this.calendars(), request);
+  /** A table file with one line a date of a period. */
+  exportTable(request: TableRequest): ExportedFile {
+    return exportTable(this.sources(), request);
+  }
+
+  exportCalendars(request: ExportRequest): Promise<ExportedFile> {
+    return exportCalendarFile(this.sources(), request);
   }
 }
 

@@ -3,12 +3,12 @@ import { nanoid } from 'nanoid';
 import { demoSeed } from '@/../demo/scenario';
 import { askFeed } from './askFeed';
 import { firstSeed } from './firstSeed';
-import { openAsyncStore } from './asyncStore';
 import { AFRESH } from './afresh';
-import { openFileStore } from './fileStore';
+import { openFileStore } from './storage/fileStore';
+import { openRecordStore } from './storage/recordStore';
 import type { OnStatus } from './engine';
 import { Engine } from './engine';
-import type { Surroundings } from './store';
+import type { Surroundings } from './storage/store';
 
 export type StoreName = 'own' | 'demo';
 
@@ -40,10 +40,14 @@ const api = {
   async open(store: StoreName, present: Present, onStatus: OnStatus) {
     const channel = new BroadcastChannel(nameOf(store));
     const surroundings = surroundingsOf(store, channel);
-    const engine = new Engine(openAsyncStore(nameOf(store)), surroundings, {
-      askFeed,
-      files: openFileStore(filesOf(store)),
-    });
+    const engine = new Engine(
+      openRecordStore(nameOf(store), { onEmptied: () => void engine.storeEmptied() }),
+      surroundings,
+      {
+        askFeed,
+        files: openFileStore(filesOf(store)),
+      },
+    );
     channel.onmessage = (message: MessageEvent<string[]>) => void engine.hear(message.data);
     await engine.open(seedOf(store, present), onStatus);
     return proxy(engine);
@@ -51,7 +55,7 @@ const api = {
 
   /** Empties a store; what it begins with comes back when it is next opened. */
   async startAfresh(store: StoreName): Promise<void> {
-    await navigator.locks.request(nameOf(store), () => openAsyncStore(nameOf(store)).clear());
+    await navigator.locks.request(nameOf(store), () => openRecordStore(nameOf(store)).clear());
     new BroadcastChannel(AFRESH).postMessage(store);
   },
 };

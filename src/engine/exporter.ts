@@ -6,6 +6,7 @@ import { writeCalendarFile } from '@/core/files/ics/writeFile';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import { formatDate } from '@/core/time/civil';
+import type { FileStore } from './storage/fileStore';
 import type { Repository } from './repository';
 
 /** Days, by number; the last is excluded. */
@@ -21,7 +22,12 @@ export interface ExportRequest {
   calendarIds: string[] | null;
   eventIds?: string[];
   period?: Period;
+  /** Attached files go along: inside up to a size, larger ones beside it. */
+  withFiles?: boolean;
 }
+
+/** The largest file that goes inside a calendar file, in bytes: others' programs read it as one line. */
+const MOST_INSIDE = 2 * 1024 * 1024;
 
 export interface ExportedFile {
   /** Without the ending. */
@@ -30,7 +36,11 @@ export interface ExportedFile {
   events: number;
   /** Names of attached files, which stay here. */
   filesLeft: string[];
+  /** Attached files that are to go beside it. */
+  beside: Attachment[];
 }
+
+type Attachment = CalendarEvent['attachments'][number];
 
 const inPeriod = (index: EventIndex, period: Period): Set<string> =>
   new Set(index.query(period, null).occurrences.map(({ eventId }) => eventId));
@@ -51,13 +61,33 @@ function nameOf(
   return `${what} ${formatDate(period.fromDay)} to ${formatDate(period.toDay - 1)}`;
 }
 
-/** An iCalendar file of what was asked for. `calendars` are those that there are. */
-export function exportCalendarFile(
-  records: Pick<Repository, 'all'>,
-  index: EventIndex,
-  calendars: readonly Calendar[],
+/** Where what goes out is taken from. */
+interface Sources {
+  records: Pick<Repository, 'get' | 'all'>;
+  index: EventIndex;
+  /** Those that there are. */
+  calendars: readonly Calendar[];
+  files: Pick<FileStore, 'get'>;
+}
+
+/** Contents of files by id, as far as they are (still) here. */
+async function contentsOf(
+  files: Sources['files'],
+  wanted: readonly Attachment[],
+): Promise<Map<string, string>> {
+  const contents = new Map<string, string>();
+  for (const { id } of wanted) {
+    const data = await files.get(id);
+    if (data !== null) contents.set(id, data);
+  }
+  return contents;
+}
+
+/** An iCalendar file of what was asked for. */
+export async function exportCalendarFile(
+  { records, index, calendars, files }: Sources,
   request: ExportRequest,
-): ExportedFile {
+): Promise<ExportedFile> {
   const chosen = calendars.filter(
     ({ id }) => request.calendarIds === null || request.calendarIds.includes(id),
   );
@@ -84,11 +114,19 @@ export function exportCalendarFile(
   const passthrough = isWhole ? chosen.flatMap((calendar) => calendar.passthrough ?? []) : [];
   const name = nameOf(chosen, events, request);
   const categories = new Map(records.all('category').map((one) => [one.id, one.name]));
+  const attached = events.flatMap(({ attachments }) => attachments);
+  const isSmall = ({ bytes }: Attachment) => bytes <= MOST_INSIDE;
+  const { withFiles = false } = request;
+  const contents = await contentsOf(files, withFiles ? attached.filter(isSmall) : []);
+  const now = Date.now();
   return {
     name,
     events: events.length,
-    filesLeft: events.flatMap(({ attachments }) => attachments.map((file) => file.name)),
-    text: writeCalendarFile({ name, events, tasks, passthrough, categories, now: Date.now() }),
+    filesLeft: attached
+      .filter((file) => !withFiles || (isSmall(file) && !contents.has(file.id)))
+      .map((file) => file.name),
+    beside: withFiles ? attached.filter((file) => !isSmall(file)) : [],
+    text: writeCalendarFile({ name, events, tasks, passthrough, categories, contents, now }),
   };
 }
 
@@ -101,9 +139,7 @@ export interface TableRequest {
 
 /** A table file of a period: one line a date, in order of time. */
 export function exportTable(
-  records: Pick<Repository, 'get' | 'all'>,
-  index: EventIndex,
-  calendars: readonly Calendar[],
+  { records, index, calendars }: Omit<Sources, 'files'>,
   { calendarIds, period, columns }: TableRequest,
 ): ExportedFile {
   const chosen = calendars.filter(({ id }) => calendarIds === null || calendarIds.includes(id));
@@ -124,5 +160,5 @@ export function exportTable(
     ];
   });
   const name = nameOf(chosen, [], { calendarIds, period });
-  return { name, text: writeTable(rows, columns), events: rows.length, filesLeft: [] };
+  return { name, text: writeTable(rows, columns), events: rows.length, filesLeft: [], beside: [] };
 }

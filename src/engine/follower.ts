@@ -1,4 +1,5 @@
 import { nanoid } from 'nanoid';
+import { canBeIndexed } from '@/core/agenda/eventIndex';
 import { planFeed } from '@/core/files/feed';
 import { decodeText } from '@/core/files/ics/decode';
 import type { FileContents } from '@/core/files/ics/readFile';
@@ -6,6 +7,7 @@ import { readCalendarFile } from '@/core/files/ics/readFile';
 import { FileError } from '@/core/files/ics/scan';
 import type { Calendar, Feed } from '@/core/model/calendar';
 import { MINUTE } from '@/core/time/civil';
+import { count } from '@/core/time/words';
 import { breathe } from './breathe';
 import type { Repository } from './repository';
 
@@ -55,7 +57,9 @@ export class Follower {
   due(calendars: readonly Calendar[], now: number): Calendar[] {
     return calendars.filter(({ feed }) => {
       if (!feed?.address || feed.everyMinutes === null) return false;
-      return now >= (feed.checked ?? 0) + feed.everyMinutes * MINUTE;
+      const { checked = 0, everyMinutes } = feed;
+      // A look that lies ahead was at a clock that was wrong.
+      return checked > now || now >= checked + everyMinutes * MINUTE;
     });
   }
 
@@ -88,15 +92,20 @@ export class Follower {
       .all('event')
       .filter((event) => event.calendarId === calendarId && event.removedAt === undefined);
     const plan = planFeed(contents, present, calendarId, () => nanoid(12));
+    const sound = plan.put.filter(canBeIndexed);
+    const left = plan.put.length - sound.length;
     await this.repository.write([
-      ...plan.put.map((record) => ({ type: 'event' as const, id: record.id, record })),
+      ...sound.map((record) => ({ type: 'event' as const, id: record.id, record })),
       ...plan.gone.map(({ id }) => ({ type: 'event' as const, id, record: null })),
     ]);
     const isFirst = present.length === 0;
     const news = isFirst ? [] : plan.news.slice(0, NEWS);
     await this.note(calendarId, {
       checked: now,
-      problem: undefined,
+      problem:
+        left > 0
+          ? `${count(left, 'entry', 'entries')} of it can’t be shown, and stayed out.`
+          : undefined,
       etag,
       ...(isFirst || news.length ? { updated: now, news } : {}),
     });

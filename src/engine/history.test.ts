@@ -71,15 +71,41 @@ test('changes are told with when and where they were made', async () => {
   expect(two.changes().undone.map(({ label }) => label)).toEqual(['Added Call']);
 });
 
-test('an undo that can’t find its steps says so, changes nothing and keeps its place', async () => {
+test('an undo that can’t read its steps says so, changes nothing, and does not stand before others', async () => {
+  const store = new MemoryStore();
+  const engine = await open(store);
+  const kept = call({ id: 'kept', title: 'Kept' });
+  await commit(engine, 'Added Kept', add(kept));
+  await commit(engine, 'Added Call', add(call()));
+  await store.setMany(new Map([['change/2', '{ torn']]));
+  await expect(engine.step('undo')).rejects.toThrow('“Added Call” changed can’t be read');
+  expect(engine.event('call')).not.toBeNull();
+  expect(engine.changes().done.map(({ label }) => label)).toEqual(['Added Kept']);
+  // Its text is put by as it was, after a reload too.
+  const again = await open(store);
+  expect(again.setAside()).toMatchObject([{ key: 'change/2', raw: '{ torn' }]);
+  expect(await again.step('undo')).toBe('Added Kept');
+  expect(again.event('kept')).toBeNull();
+});
+
+test('changes whose text is gone leave the list when the store is opened, and are named', async () => {
   const store = new MemoryStore();
   const engine = await open(store);
   await commit(engine, 'Added Call', add(call()));
-  const before = engine.changes();
-  await store.setMany(new Map([['change/1', '{ torn']]));
-  await expect(engine.step('undo')).rejects.toThrow('“Added Call” changed can’t be read');
-  expect(engine.changes()).toEqual(before);
-  expect(engine.event('call')).not.toBeNull();
+  await commit(engine, 'Added Kept', add(call({ id: 'kept' })));
+  await store.setMany(
+    new Map([
+      ['change/1', null],
+      ['change/77', '{}'],
+    ]),
+  );
+  const again = await open(store);
+  expect(again.changes().done.map(({ label }) => label)).toEqual(['Added Kept']);
+  expect(again.status().notes).toEqual([
+    '“Added Call” can’t be undone any more: what it changed is not here.',
+  ]);
+  // A text that no list names is swept.
+  expect(store.texts.has('change/77')).toBe(false);
 });
 
 test('undo does not claim to bring back what was cleared for good', async () => {
@@ -88,7 +114,7 @@ test('undo does not claim to bring back what was cleared for good', async () => 
   await commit(engine, 'Added two', add(call()), add(kept));
   const gone: Edit = { type: 'event', before: call(), after: { ...call(), removedAt: 7 } };
   await commit(engine, 'Removed Call', gone);
-  await engine.clearRemoved();
+  await engine.clearRemoved(9);
   await expect(engine.step('undo')).rejects.toThrow('“Removed Call” can’t be taken back');
   expect(engine.event('call')).toBeNull();
   // What came before it can still be undone.

@@ -23,6 +23,9 @@ import { isSeries } from '@/core/model/event';
 import { nanoid } from 'nanoid';
 import type { Edit } from './change';
 import { breathe } from './breathe';
+import type { FilesInside } from './filesInside';
+import { withFilesKept, withoutFiles } from './filesInside';
+import type { FileStore } from './storage/fileStore';
 import type { Repository } from './repository';
 
 /** Files larger than this are not read: what they hold would not fit in memory several times over. */
@@ -100,11 +103,14 @@ function nameFromFile(fileName: string): string {
 
 /** Brings files in: reads one for a preview, then keeps what it holds as one change. */
 export class Importer {
-  private read: { fileName: string; contents: FileContents } | null = null;
+  private read: { fileName: string; contents: FileContents; inside: FilesInside } | null = null;
   private table: { fileName: string; table: Table } | null = null;
   private run = 0;
 
-  constructor(private readonly repository: Repository) {}
+  constructor(
+    private readonly repository: Repository,
+    private readonly files: Pick<FileStore, 'put'>,
+  ) {}
 
   stop(): void {
     this.run++;
@@ -157,8 +163,9 @@ export class Importer {
   }
 
   private look(fileName: string, contents: FileContents): ImportPreview {
-    this.read = { fileName, contents };
-    return describe(fileName, contents, this.plan(this.categorised(contents).contents, 'preview'));
+    const { contents: bare, inside } = withoutFiles(contents);
+    this.read = { fileName, contents: bare, inside };
+    return describe(fileName, bare, this.plan(this.categorised(bare).contents, 'preview'));
   }
 
   /**
@@ -240,14 +247,15 @@ export class Importer {
   /** Keeps what the last preview read, as one change. */
   async apply(target: ImportTarget, now: number): Promise<ImportResult> {
     if (!this.read) throw new FileError('Choose the file again: nothing is waiting to come in.');
-    const { fileName } = this.read;
+    const { fileName, inside } = this.read;
     const { contents, made } = this.categorised(this.read.contents);
     const existing =
       'calendarId' in target ? this.repository.get('calendar', target.calendarId) : undefined;
     const calendar = 'newCalendar' in target ? target.newCalendar : existing;
     if (!calendar) throw new FileError('The chosen calendar is gone. Choose another one.');
     const plan = this.onNamedCalendars(this.plan(contents, calendar.id), contents);
-    const events = plan.events.filter(({ fate }) => fate === 'new' || fate === 'updated');
+    const comesFrom = plan.events.filter(({ fate }) => fate === 'new' || fate === 'updated');
+    const events = await withFilesKept(comesFrom, inside, this.files);
     const edits: Edit[] = [
       ...events.map(({ before, after }): Edit => ({
         type: 'event',

@@ -2,31 +2,22 @@ import type { RecordOf, RecordType } from '@/core/model/records';
 import {
   checkRecord,
   keyOf,
-  readRecord,
+  readStored,
   RecordError,
   splitKey,
   writeChecked,
 } from '@/core/model/records';
-import type { AnyRecord, ChangeRequest, History, KeptChange, Step } from './change';
-import {
-  applyEdit,
-  applyReverse,
-  editKey,
-  EMPTY_HISTORY,
-  HistoryError,
-  historySchema,
-  keptChange,
-  pushChange,
-  stepHistory,
-} from './change';
-import type { Store, Surroundings } from './store';
-
-/** A stored record that can't be used. It stays in the store as it is. */
-export interface SetAside {
-  key: string;
-  raw: string;
-  reason: string;
-}
+import { adopting, missingCalendars, sayAdopted } from './adopting';
+import { Asides } from './asides';
+import type { SetAside } from './asides';
+import type { AnyRecord, ChangeRequest, HistoryEntry, KeptChange, Step } from './change';
+import { applyEdit, editKey, HistoryError, stepHistory, withoutChanges } from './change';
+import type { Entries } from './past';
+import { changeKey, Past } from './past';
+import { fitting, reasonOf, recordEntries, sayResults, stepResult } from './results';
+import type { Durability } from './storage/database';
+import { StorageError } from './storage/database';
+import type { Store, Surroundings } from './storage/store';
 
 /** What has not been written yet, and why. */
 export interface Unsaved {
@@ -34,11 +25,20 @@ export interface Unsaved {
   reason: string;
 }
 
+/** Why nothing may be changed: records that are not here yet, or a newer version that writes here. */
+export interface ReadOnly {
+  kind: 'incomplete' | 'newer';
+  reason: string;
+}
+
+/** A change was refused, since the store may only be read. */
+class ReadOnlyError extends Error {
+  override name = 'ReadOnlyError';
+}
+
 /** Told of each record that changes; null when it is gone. */
 export type OnRecord = (key: string, type: RecordType, record: AnyRecord | null) => void;
 
-const HISTORY = 'meta/history';
-const changeKey = (id: number) => `change/${id}`;
 /** Records read from the store before others get a turn. */
 const BATCH = 400;
 /** First what the rest is shown with. */
@@ -52,26 +52,40 @@ const LOAD_ORDER: RecordType[] = [
   'event',
 ];
 
+const NEWER: ReadOnly = {
+  kind: 'newer',
+  reason: 'A newer version of Orderly Week has written here.',
+};
+
 type Fields = Record<string, unknown>;
-type PendingChange = Pick<KeptChange, 'label' | 'at' | 'steps'>;
 
 /**
  * All records, in memory and in the store. Every action is one change: its records, the change
- * itself and the history are written together or not at all. When writing fails, the change holds
- * in memory and is written before the next one.
+ * itself and the history are written together or not at all, and for good before it is answered.
+ * When writing fails, the change holds in memory and is written before the next one.
  */
 export class Repository {
   private readonly records = new Map<string, AnyRecord>();
-  private readonly pending: PendingChange[] = [];
-  readonly setAside: SetAside[] = [];
-  history: History = EMPTY_HISTORY;
+  private readonly pending: KeptChange[] = [];
+  /** Changes that were undone before they were ever written, the next to be done again last. */
+  private unkept: KeptChange[] = [];
+  private readonly asides = new Asides();
+  private readonly past: Past;
+  /** Whether everything in the store has been read. */
+  isWhole = false;
+  private isSettled = false;
   unsaved: Unsaved | null = null;
+  readOnly: ReadOnly | null = null;
+  /** What the person is to be told of once, in the order in which it was found. */
+  readonly notes: string[] = [];
 
   constructor(
     private readonly store: Store,
     private readonly surroundings: Surroundings,
     private readonly onRecord: OnRecord,
-  ) {}
+  ) {
+    this.past = new Past(store);
+  }
 
   get<T extends RecordType>(type: T, id: string): RecordOf<T> | undefined {
     return this.records.get(`${type}/${id}`) as RecordOf<T> | undefined;
@@ -85,20 +99,87 @@ export class Repository {
     return found;
   }
 
-  /** Reads everything, in batches; what doesn't fit is set aside. Never fails: see `unsaved`. */
+  private latest(key: string): Fields | null {
+    return (this.records.get(key) as Fields | undefined) ?? null;
+  }
+
+  get setAside(): SetAside[] {
+    return this.asides.list;
+  }
+
+  /** What can be undone and done again, the next one last: what waits to be written among it. */
+  get changes(): Record<'done' | 'undone', HistoryEntry[]> {
+    const { done, undone } = this.past.history;
+    const waiting = (changes: readonly KeptChange[]) =>
+      changes.map(({ label, at }, i): HistoryEntry => {
+        return { id: -1 - i, label, at, by: this.surroundings.name };
+      });
+    return {
+      done: [...done, ...waiting(this.pending)],
+      undone: this.unkept.length ? waiting(this.unkept) : undone,
+    };
+  }
+
+  /** Reads everything, in batches; what doesn't fit is set aside. Never fails: see `unsaved` and `readOnly`. */
   async *load(): AsyncGenerator<{ loaded: number; total: number }> {
+    let loaded = 0;
+    let total = 0;
     try {
-      const keys = (await this.store.keys()).filter((key) => splitKey(key));
+      const all = await this.store.keys();
+      await this.readPast();
+      this.asides.takeUp(await this.store.getMany(all.filter(Asides.isAway)));
+      const keys = all.filter((key) => splitKey(key));
       const rank = (key: string) => LOAD_ORDER.indexOf(splitKey(key)!.type);
       keys.sort((a, b) => rank(a) - rank(b));
-      await this.readHistory();
-      for (let i = 0; i < keys.length; i += BATCH) {
-        yield { loaded: i, total: keys.length };
-        await this.refresh(keys.slice(i, i + BATCH), false);
+      total = keys.length;
+      for (; loaded < total; loaded += BATCH) {
+        yield { loaded, total };
+        await this.refresh(keys.slice(loaded, loaded + BATCH), false);
       }
+      this.isWhole = true;
+      if (this.readOnly?.kind === 'incomplete') this.readOnly = null;
+      if (this.unsaved?.changes === 0) this.unsaved = null;
     } catch (error) {
-      this.unsaved = { changes: 0, reason: reasonOf(error) };
+      const reason = reasonOf(error);
+      if (total === 0) this.unsaved = { changes: this.pending.length, reason };
+      else
+        this.readOnly = {
+          kind: 'incomplete',
+          reason: `${reason} ${loaded} of ${total} records are here.`,
+        };
+      return;
     }
+    if (!this.readOnly) await this.surroundings.alone(() => this.settleQuietly());
+  }
+
+  /** Puts in order what was left by halves, once everything has been read. */
+  private async settleQuietly(): Promise<void> {
+    try {
+      await this.readPast();
+      const lost = await this.past.settle(await this.store.keys(), 'relaxed');
+      for (const label of lost)
+        this.notes.push(`“${label}” can’t be undone any more: what it changed is not here.`);
+      await this.adoptEvents();
+      this.isSettled = true;
+    } catch (error) {
+      this.failed(error);
+    }
+  }
+
+  /** Events whose calendar is missing get one of its id, so that they are seen. */
+  private async adoptEvents(): Promise<void> {
+    const unknown = missingCalendars(this.all('event'), this.all('calendar'));
+    if (!unknown.length) return;
+    // Another window may have made it since calendars were read.
+    await this.refresh(
+      unknown.map((id) => keyOf('calendar', id)),
+      false,
+    );
+    const ids = new Set(missingCalendars(this.all('event'), this.all('calendar')));
+    if (!ids.size) return;
+    const made = adopting([...ids], this.all('calendar'));
+    await this.putNow(made.map((after) => ({ key: keyOf('calendar', after.id), after })));
+    this.notes.push(sayAdopted(this.all('event').filter((e) => ids.has(e.calendarId)).length));
   }
 
   /** Begins with records that could not be written. */
@@ -107,13 +188,32 @@ export class Repository {
       this.keep(keyOf(type, 'id' in record ? record.id : 'mine'), record);
   }
 
+  /** The browser took the store away while it was open: what is here is written again. */
+  async writeAgain(): Promise<void> {
+    await this.surroundings.alone(async () => {
+      this.past.history = { ...this.past.history, done: [], undone: [] };
+      const entries: Entries = this.past.with(this.past.history);
+      for (const [key, record] of this.records) entries.set(key, writeChecked(record as Fields));
+      for (const { key, raw } of this.asides.list) entries.set(key, raw);
+      await this.put(entries, 'strict');
+      this.notes.push(
+        'The browser cleared this page’s storage. Everything that this window knew was written again, but for attached files and what could be undone.',
+      );
+    });
+  }
+
+  private async readPast(): Promise<void> {
+    await this.past.read();
+    if (this.past.isNewer) this.readOnly = NEWER;
+  }
+
   /** Reads some keys again, for example because another window wrote them. */
   async refresh(keys: readonly string[], isAgain = true): Promise<void> {
-    if (isAgain) await this.readHistory();
+    if (isAgain) await this.readPast();
     const texts = await this.store.getMany(keys);
     for (const key of keys) {
       const name = splitKey(key);
-      if (name && !this.isPending(key)) this.take(key, name.type, texts.get(key));
+      if (name && !this.isPending(key)) this.take(key, name, texts.get(key));
     }
   }
 
@@ -121,58 +221,98 @@ export class Repository {
     return this.pending.some(({ steps }) => steps.some((step) => step.key === key));
   }
 
-  private take(key: string, type: RecordType, text: string | undefined): void {
+  private take(
+    key: string,
+    { type, id }: { type: RecordType; id: string },
+    text: string | undefined,
+  ): void {
     if (text === undefined) {
-      this.forgetAside(key);
+      this.asides.forget(key);
       this.keep(key, null);
       return;
     }
     try {
-      this.keep(key, readRecord(type, text));
-      this.forgetAside(key);
+      this.keep(key, readStored(type, id, text));
+      this.asides.forget(key);
     } catch (error) {
       if (!(error instanceof RecordError)) throw error;
-      if (!this.setAside.some((aside) => aside.key === key))
-        this.setAside.push({ key, raw: text, reason: error.message });
+      this.asides.put(key, text, error.message);
     }
   }
 
-  /** A record that is sound again, or gone, is not set aside any more. */
-  private forgetAside(key: string): void {
-    const at = this.setAside.findIndex((aside) => aside.key === key);
-    if (at >= 0) this.setAside.splice(at, 1);
-  }
-
+  /** @throws RecordError for a record that can't be shown; it is then as if there were none. */
   private keep(key: string, record: AnyRecord | null): void {
+    const { type } = splitKey(key)!;
+    try {
+      this.onRecord(key, type, record);
+    } catch (error) {
+      this.keep(key, null);
+      throw new RecordError(`its dates can’t be worked out: ${(error as Error).message}`);
+    }
     if (record) this.records.set(key, record);
     else this.records.delete(key);
-    this.onRecord(key, splitKey(key)!.type, record);
   }
 
-  private async readHistory(): Promise<void> {
-    const text = (await this.store.getMany([HISTORY])).get(HISTORY);
-    const read = historySchema.safeParse(text === undefined ? null : parseJson(text));
-    this.history = read.success ? read.data : EMPTY_HISTORY;
+  /** Shows all records as they become, or none. @throws RecordError when one can't be shown. */
+  private keepAll(results: readonly Pick<Step, 'key' | 'after'>[]): void {
+    const before = results.map(({ key }) => [key, this.records.get(key) ?? null] as const);
+    try {
+      for (const { key, after } of results) this.keep(key, after as AnyRecord | null);
+    } catch (error) {
+      for (const [key, record] of before) this.keep(key, record);
+      throw error;
+    }
+  }
+
+  /** @throws ReadOnlyError */
+  private assertWritable(): void {
+    if (this.readOnly) throw new ReadOnlyError(this.readOnly.reason);
+  }
+
+  /** Writes texts together, sparing what is set aside. */
+  private async put(entries: Entries, durability: Durability): Promise<void> {
+    const spared = this.asides.sparing(entries);
+    await this.store.setMany(spared, durability);
+    this.asides.written(spared);
+  }
+
+  /** Writes records outside of the history, and tells of them. */
+  private async putNow(
+    results: readonly { key: string; after: AnyRecord | null }[],
+    durability: Durability = 'relaxed',
+  ): Promise<void> {
+    await this.put(recordEntries(results as Pick<Step, 'key' | 'after'>[]), durability);
+    for (const { key, after } of results) this.keep(key, after);
+    this.surroundings.announce(results.map(({ key }) => key));
   }
 
   /**
-   * Does a change. Answers once it is written, or known to have failed (see `unsaved`).
-   * @throws RecordError when a record would not fit; then nothing is changed.
+   * Does a change. Answers once it is written for good (true), or known to have failed (false; see
+   * `unsaved`).
+   * @throws RecordError when a record would not fit, ReadOnlyError; then nothing is changed.
    */
-  async commit({ label, at, edits }: ChangeRequest): Promise<void> {
-    await this.surroundings.alone(async () => {
-      const existing = edits.filter((edit) => edit.before).map(editKey);
-      await this.refreshQuietly(existing);
+  async commit({ label, at, edits }: ChangeRequest): Promise<boolean> {
+    return this.surroundings.alone(async () => {
+      this.assertWritable();
+      await this.refreshQuietly(edits.filter((edit) => edit.before).map(editKey));
+      this.assertWritable();
       const steps = edits.map((edit): Step => {
         const key = editKey(edit);
-        const latest = (this.records.get(key) as Fields | undefined) ?? null;
+        const latest = this.latest(key);
         const after = applyEdit(edit.before as Fields | null, edit.after as Fields | null, latest);
         return { key, before: latest, after: fitting(edit.type, after, edit.after) };
       });
-      for (const { key, after } of steps) this.keep(key, after as AnyRecord | null);
-      this.pending.push({ label, at, steps });
-      await this.writePending();
+      this.unkept = [];
+      await this.hold({ label, at, steps });
+      return this.unsaved === null;
     });
+  }
+
+  /** Does a change in memory, and writes it if that is possible. */
+  private async hold(change: KeptChange): Promise<void> {
+    this.keepAll(change.steps);
+    this.pending.push(change);
+    await this.writePending();
   }
 
   /** Reads some keys again; a store that can't be read is told of by `unsaved`. */
@@ -180,13 +320,23 @@ export class Repository {
     try {
       await this.refresh(keys);
     } catch (error) {
-      this.unsaved = { changes: this.pending.length, reason: reasonOf(error) };
+      this.failed(error);
     }
+  }
+
+  private failed(error: unknown): void {
+    if (error instanceof StorageError && error.isNewer)
+      this.readOnly = { kind: 'newer', reason: error.message };
+    else this.unsaved = { changes: this.pending.length, reason: reasonOf(error) };
   }
 
   /** Writes what waits to be written. */
   async retry(): Promise<void> {
-    await this.surroundings.alone(() => this.writePending());
+    await this.surroundings.alone(async () => {
+      await this.refreshQuietly([]);
+      if (!this.readOnly) await this.writePending();
+      if (this.isWhole && !this.isSettled && !this.unsaved) await this.settleQuietly();
+    });
   }
 
   private async writePending(): Promise<void> {
@@ -197,91 +347,80 @@ export class Repository {
       }
       this.unsaved = null;
     } catch (error) {
-      this.unsaved = { changes: this.pending.length, reason: reasonOf(error) };
+      this.failed(error);
     }
   }
 
-  private async writeChange(change: PendingChange): Promise<void> {
-    const { history, id, forgotten } = pushChange(this.history, {
-      label: change.label,
-      at: change.at,
-      by: this.surroundings.name,
-    });
-    const entries = recordEntries(change.steps);
-    entries.set(changeKey(id), JSON.stringify(change));
-    entries.set(HISTORY, JSON.stringify(history));
-    for (const old of forgotten) entries.set(changeKey(old), null);
-    await this.store.setMany(entries);
-    this.history = history;
+  private async writeChange(change: KeptChange): Promise<void> {
+    const { history, entries } = this.past.pushed(change, this.surroundings.name);
+    for (const [key, text] of recordEntries(change.steps)) entries.set(key, text);
+    await this.put(entries, 'strict');
+    this.past.history = history;
     this.surroundings.announce(change.steps.map((step) => step.key));
   }
 
   /**
    * Takes the last change back, or does the last undone one again; its label, or null when there is none.
-   * @throws HistoryError when its records can't be found: those of the change, which stays in the
-   * history, or those that it is about, which were cleared for good.
+   * @throws HistoryError when its records can't be found: those of the change, which then leaves the
+   * history, or those that it is about, which were cleared for good. ReadOnlyError.
    */
   async step(direction: 'undo' | 'redo'): Promise<string | null> {
     return this.surroundings.alone(async () => {
-      if (direction === 'undo' && this.pending.length) return this.dropPending();
-      await this.readHistory();
-      const next = stepHistory(this.history, direction);
+      this.assertWritable();
+      const waiting = direction === 'undo' ? this.pending.pop() : this.unkept.pop();
+      if (waiting) return this.stepUnkept(waiting, direction);
+      await this.readPast();
+      this.assertWritable();
+      const next = stepHistory(this.past.history, direction);
       if (!next) return null;
-      const text = (await this.store.getMany([changeKey(next.id)])).get(changeKey(next.id));
-      const change = keptChange.safeParse(text === undefined ? null : parseJson(text));
-      if (!change.success)
-        throw new HistoryError(
-          `What “${next.label}” changed can’t be read, so nothing was ${direction === 'undo' ? 'undone' : 'done again'}.`,
-        );
-      const { steps } = change.data;
+      const change = await this.past.changeOf(next.id);
+      if (change === null || typeof change === 'string') return this.letGo(next, change, direction);
+      const { steps } = change;
       await this.refresh(
         steps.map((step) => step.key),
         false,
       );
-      const results = steps.map((step) => this.stepResult(step, direction));
-      const lost = results.filter(({ isLost }) => isLost).length;
-      const entries = recordEntries(results);
-      entries.set(HISTORY, JSON.stringify(next.history));
-      await this.store.setMany(entries);
-      this.history = next.history;
+      const results = steps.map((step) => stepResult(step, this.latest(step.key), direction));
+      const entries = this.past.with(next.history, recordEntries(results));
+      await this.put(entries, 'strict');
+      this.past.history = next.history;
       for (const { key, after } of results) this.keep(key, after as AnyRecord | null);
       this.surroundings.announce(results.map(({ key }) => key));
-      if (lost === 0) return next.label;
-      if (lost < steps.length)
-        return `${next.label}, except for what was cleared for good (${lost})`;
-      throw new HistoryError(`“${next.label}” can’t be taken back: it was cleared for good.`);
+      return sayResults(next.label, results);
     });
   }
 
-  private stepResult(
-    step: Step,
-    direction: 'undo' | 'redo',
-  ): Pick<Step, 'key' | 'after'> & { isLost: boolean } {
-    const latest = (this.records.get(step.key) as Fields | undefined) ?? null;
-    const after =
-      direction === 'undo'
-        ? applyReverse(step, latest)
-        : applyReverse({ ...step, before: step.after, after: step.before }, latest);
-    const wanted = direction === 'undo' ? step.before : step.after;
-    return {
-      key: step.key,
-      after: fitting(splitKey(step.key)!.type, after, wanted),
-      // The record is neither here nor does the step make it: it was cleared for good.
-      isLost: latest === null && after === null && wanted !== null,
-    };
+  /** A step of what was never written, in memory alone. */
+  private async stepUnkept(change: KeptChange, direction: 'undo' | 'redo'): Promise<string> {
+    if (direction === 'redo') await this.hold(change);
+    else {
+      for (const { key, before } of change.steps) this.keep(key, before as AnyRecord | null);
+      this.unkept.push(change);
+      this.unsaved = this.unsaved && { ...this.unsaved, changes: this.pending.length };
+    }
+    return change.label;
   }
 
-  /** Undo of a change that was never written. */
-  private dropPending(): string {
-    const change = this.pending.pop()!;
-    for (const { key, before } of change.steps) this.keep(key, before as AnyRecord | null);
-    this.unsaved = this.unsaved && { ...this.unsaved, changes: this.pending.length };
-    return change.label;
+  /** A change that can't be read leaves the history, so that others can be reached; its text is put by. */
+  private async letGo(
+    { id, label }: HistoryEntry,
+    text: string | null,
+    direction: 'undo' | 'redo',
+  ): Promise<never> {
+    const key = changeKey(id);
+    const history = withoutChanges(this.past.history, new Set([id]));
+    const entries = this.past.with(history, new Map([[key, null]]));
+    if (text !== null) entries.set(Asides.placeFor(key), text);
+    await this.put(entries, 'strict');
+    this.past.history = history;
+    throw new HistoryError(
+      `What “${label}” changed can’t be read, so nothing was ${direction === 'undo' ? 'undone' : 'done again'}. It is out of the list now; the others are not touched by that.`,
+    );
   }
 
   /**
    * Writes records outside of the history, as for what no person did; null takes one away.
-   * @throws RecordError when a record would not fit, or the store's own error.
+   * @throws RecordError when a record would not fit, ReadOnlyError, or the store's own error.
    */
   async write(
     records: readonly { type: RecordType; id: string; record: AnyRecord | null }[],
@@ -289,55 +428,46 @@ export class Repository {
     if (!records.length) return;
     const checked = records.map(({ type, id, record }) => ({
       key: keyOf(type, id),
-      after: record && (checkRecord(type, record) as Fields),
+      after: record && (checkRecord(type, record) as AnyRecord),
     }));
     await this.surroundings.alone(async () => {
-      await this.store.setMany(recordEntries(checked));
-      for (const { key, after } of checked) this.keep(key, after as AnyRecord | null);
-      this.surroundings.announce(checked.map(({ key }) => key));
+      await this.readPast();
+      this.assertWritable();
+      await this.putNow(checked);
     });
   }
 
-  /** Takes records away for good, outside of the history. */
+  /** Puts by texts of another store that could not be read there, once each. */
+  async putBy(texts: readonly SetAside[]): Promise<void> {
+    const known = new Set(this.asides.list.map(({ raw }) => raw));
+    const entries: Entries = new Map(
+      texts.filter(({ raw }) => !known.has(raw)).map(({ key, raw }) => [Asides.placeFor(key), raw]),
+    );
+    if (entries.size) await this.surroundings.alone(() => this.put(entries, 'strict'));
+  }
+
+  /** Texts that may name what no record does: those that could not be read, and changes to be undone. */
+  async otherTexts(): Promise<string[]> {
+    const { done, undone } = this.past.history;
+    const keys = [...done, ...undone].map(({ id }) => changeKey(id));
+    const changes = await this.store.getMany(keys);
+    return [...changes.values(), ...this.asides.list.map(({ raw }) => raw)];
+  }
+
+  /**
+   * Takes records away for good, outside of the history.
+   * @throws ReadOnlyError, or Error while a change waits that would bring them back.
+   */
   async purge(keys: readonly string[]): Promise<void> {
     await this.surroundings.alone(async () => {
-      await this.store.setMany(new Map(keys.map((key) => [key, null])));
-      for (const key of keys) this.keep(key, null);
-      this.surroundings.announce(keys);
+      await this.readPast();
+      this.assertWritable();
+      if (this.pending.length) await this.writePending();
+      if (this.unsaved) throw new Error(this.unsaved.reason);
+      await this.putNow(
+        keys.map((key) => ({ key, after: null })),
+        'strict',
+      );
     });
   }
-}
-
-/** A merged record; when parts of two edits don't fit each other, the later edit as it was meant. */
-function fitting(type: RecordType, merged: Fields | null, meant: unknown): Fields | null {
-  if (!merged) return null;
-  try {
-    return checkRecord(type, merged) as Fields;
-  } catch (error) {
-    if (!(error instanceof RecordError)) throw error;
-    return checkRecord(type, meant) as Fields;
-  }
-}
-
-/** What is written of steps; every record in them has been checked by `fitting`. */
-function recordEntries(steps: readonly Pick<Step, 'key' | 'after'>[]): Map<string, string | null> {
-  return new Map(steps.map(({ key, after }) => [key, after && writeChecked(after)]));
-}
-
-function parseJson(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return null; // The schema that looks at it next says what is wrong.
-  }
-}
-
-/** Why the store failed, in words for the person. */
-function reasonOf(error: unknown): string {
-  const name = error instanceof Error ? error.name : '';
-  const message = error instanceof Error ? error.message : String(error);
-  if (/quota/i.test(name + message)) return 'The browser’s storage for this page is full.';
-  if (/security|denied|insecure/i.test(name + message))
-    return 'The browser does not let this page store anything.';
-  return `The browser’s storage failed: ${message}`;
 }

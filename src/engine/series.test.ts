@@ -6,7 +6,7 @@ import type { TypedRecord } from '@/core/model/records';
 import { formatLocal, parseDate } from '@/core/time/civil';
 import { Engine } from './engine';
 import type { SweepRequest } from './sweeper';
-import type { Surroundings } from './store';
+import type { Surroundings } from './storage/store';
 import { outside } from './testing/outside';
 import { MemoryStore } from './testing/memoryStore';
 

@@ -91,7 +91,9 @@ test('lenses are kept, undone, and come in their order', async () => {
   expect(engine.lenses().map(({ id }) => id)).toEqual(['a', 'b']);
   await engine.step('undo');
   expect(engine.lenses().map(({ id }) => id)).toEqual(['b']);
-  const backup = JSON.parse(await engine.backup(0)) as { records: Record<string, unknown[]> };
+  const backup = JSON.parse(await (await engine.backup(0)).file.text()) as {
+    records: Record<string, unknown[]>;
+  };
   expect(JSON.stringify(backup)).toContain('"b"');
 });
 

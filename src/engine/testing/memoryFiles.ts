@@ -1,4 +1,4 @@
-import type { FileStore } from '../fileStore';
+import type { FileStore } from '../storage/fileStore';
 
 /** A file store for tests and benchmarks. */
 export class MemoryFiles implements FileStore {

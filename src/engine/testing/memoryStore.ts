@@ -1,4 +1,4 @@
-import type { Store } from '../store';
+import type { Store } from '../storage/store';
 
 /** A store that tests and benchmarks can look into and make fail. */
 export class MemoryStore implements Store {

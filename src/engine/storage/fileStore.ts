@@ -1,4 +1,4 @@
-import { createAsyncStorage } from '@react-native-async-storage/async-storage';
+import { Database } from './database';
 
 /** Where the contents of attachments are kept, apart from records: base64 texts by id. */
 export interface FileStore {
@@ -10,16 +10,18 @@ export interface FileStore {
 
 /** A file store in the browser's IndexedDB. */
 export function openFileStore(name: string): FileStore {
-  const storage = createAsyncStorage(name);
+  const database = new Database(name);
   return {
-    get: (id) => storage.getItem(id),
-    async put(files) {
-      await storage.setMany({ ...files });
-    },
-    ids: () => storage.getAllKeys(),
-    async remove(ids) {
-      if (ids.length) await storage.removeMany([...ids]);
-    },
+    get: (id) =>
+      database.read(async (shelf) => ((await shelf.get(id)) as string | undefined) ?? null),
+    put: (files) =>
+      database.write('strict', (shelf) =>
+        Object.entries(files).map(async ([id, text]) => {
+          await shelf.put(text, id);
+        }),
+      ),
+    ids: () => database.read(async (shelf) => (await shelf.getAllKeys()) as string[]),
+    remove: (ids) => database.write('strict', (shelf) => ids.map((id) => shelf.delete(id))),
   };
 }
 

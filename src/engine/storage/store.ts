@@ -1,10 +1,12 @@
+import type { Durability } from './database';
+
 /** Where records are kept: a shelf of texts by key. All of it may fail (quota, storage denied). */
 export interface Store {
   keys(): Promise<string[]>;
   /** The texts of those keys that there are. */
   getMany(keys: readonly string[]): Promise<Map<string, string>>;
   /** Writes all entries or none; null takes a key away. */
-  setMany(entries: ReadonlyMap<string, string | null>): Promise<void>;
+  setMany(entries: ReadonlyMap<string, string | null>, durability: Durability): Promise<void>;
   /** Takes everything away. */
   clear(): Promise<void>;
 }
