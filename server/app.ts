@@ -4,6 +4,7 @@ import type { Express, NextFunction, Request, Response } from 'express';
 import express from 'express';
 import { DAY } from '../src/core/time/civil';
 import { feeds } from './feeds';
+import { onlyOwnNames } from './onlyOwn';
 import { standIns } from './standIns';
 
 /** Which of the two stores a browser opens first. */
@@ -40,14 +41,33 @@ function safetyHeaders(_request: Request, response: Response, next: NextFunction
 /** The day number that is today by UTC. */
 const utcToday = () => Math.floor(Date.now() / DAY);
 
-/** The web server of a built app in `folder`. Stand-in feeds go by `today`, a day number. */
-export function createApp(folder: string, first: FirstStore, today = utcToday): Express {
+/** What went wrong inside is for the log of the server; who asked is told that it did. */
+function sayFailed(error: Error, _request: Request, response: Response, next: NextFunction): void {
+  if (response.headersSent) return next(error);
+  // eslint-disable-next-line no-console -- the server's log
+  console.error(error.message);
+  response.status(500).type('text').send('Something went wrong here.');
+}
+
+/**
+ * The web server of a built app in `folder`. Stand-in feeds go by `today`, a day number; `names` are
+ * those that it answers to besides its own.
+ */
+export function createApp(
+  folder: string,
+  first: FirstStore,
+  today = utcToday,
+  names: readonly string[] = [],
+): Express {
   const page = readFileSync(path.join(folder, 'index.html'), 'utf8').replace(
     /(<meta name="orderly-week-store" content=")[^"]*/,
     `$1${first}`,
   );
   const app = express();
   app.disable('x-powered-by');
+  // Answers hold no stack and no path of this machine.
+  app.set('env', 'production');
+  app.use(onlyOwnNames(names));
   app.use(safetyHeaders);
   app.use('/feeds', standIns(today));
   app.use('/feed', feeds());
@@ -63,5 +83,6 @@ export function createApp(folder: string, first: FirstStore, today = utcToday): 
     response.status(404).type('text').send('There is no such file.');
   });
   app.get('/{*path}', sendPage);
+  app.use(sayFailed);
   return app;
 }

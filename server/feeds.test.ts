@@ -38,6 +38,13 @@ test.each([
   ['fd00::1', false],
   ['fe80::1', false],
   ['::ffff:127.0.0.1', false],
+  ['::127.0.0.1', false],
+  ['64:ff9b::7f00:1', false],
+  ['2002:7f00:1::', false],
+  ['2001:0:7f00:1::', false],
+  ['fec0::1', false],
+  ['ff02::1', false],
+  ['100::1', false],
 ])('%s is of the open internet: %s', (ip, isPublic) => {
   expect(isPublicIp(ip)).toBe(isPublic);
 });
@@ -103,6 +110,62 @@ test('what is too large or too slow is left', async () => {
   await expect(get(`${address}/slow`, undefined, { time: 50 })).rejects.toThrow('too long');
 });
 
+test('a server that talks of something else, says half or nothing is left', async () => {
+  const address = await listening(
+    createServer((request, response) => {
+      if (request.url === '/half') {
+        response.writeHead(200, { 'Content-Length': '100' }).write('BEGIN:');
+        setImmediate(() => response.destroy());
+      } else if (request.url === '/drips') response.writeHead(200).write('BEGIN:');
+      else response.destroy();
+    }).on('upgrade', (_request, socket) => socket.destroy()),
+  );
+  const raw = await listening(
+    createServer().on('connection', (socket) =>
+      socket.once('data', () =>
+        socket.write(
+          'HTTP/1.1 101 Switching Protocols\r\nConnection: Upgrade\r\nUpgrade: x\r\n\r\n',
+        ),
+      ),
+    ),
+  );
+  await expect(get(`${raw}/a`)).rejects.toThrow('answered 101');
+  await expect(get(`${address}/half`)).rejects.toThrow('connection failed');
+  await expect(get(`${address}/cut`)).rejects.toThrow('connection failed');
+  await expect(get(`${address}/drips`, undefined, { time: 50 })).rejects.toThrow('too long');
+});
+
+test('few feeds are fetched at once, and each gets its turn', async () => {
+  let now = 0;
+  let most = 0;
+  const waiting: (() => void)[] = [];
+  const app = express();
+  const text = Buffer.from('BEGIN:VCALENDAR');
+  app.use(
+    '/feed',
+    feeds(async () => {
+      most = Math.max(most, ++now);
+      await new Promise<void>((resolve) => waiting.push(resolve));
+      now--;
+      return { status: 200, text };
+    }),
+  );
+  const own = await listening(createServer(app));
+  const asked = Array.from({ length: 7 }, () =>
+    fetch(`${own}/feed?address=x`, { headers: { 'X-Orderly-Week': 'feed' } }),
+  );
+  const all = Promise.all(asked).then((answers) => answers.map(({ status }) => status));
+  let answered = false;
+  void all.then(() => (answered = true));
+  while (most < 4) await new Promise(setImmediate);
+  while (!answered) {
+    waiting.shift()?.();
+    await new Promise(setImmediate);
+  }
+  expect(await all).toEqual(Array(7).fill(200));
+  expect(most).toBe(4);
+});
+
 test('errors are said in words', async () => {
   const address = await listening(
     createServer((_request, response) => response.writeHead(404).end()),
@@ -111,13 +174,16 @@ test('errors are said in words', async () => {
   const app = express();
   app.use('/feed', feeds());
   const own = await listening(createServer(app));
-  const answer = await fetch(`${own}/feed?address=ftp://quay.example`);
+  const asApp = { headers: { 'X-Orderly-Week': 'feed' } };
+  const answer = await fetch(`${own}/feed?address=ftp://quay.example`, asApp);
   expect(answer.status).toBe(502);
   expect(await answer.text()).toMatch(/^Only addresses/);
+  // Another page, and one that can't say where it is from.
   const other = await fetch(`${own}/feed?address=x`, {
-    headers: { 'Sec-Fetch-Site': 'cross-site' },
+    headers: { ...asApp.headers, 'Sec-Fetch-Site': 'cross-site' },
   });
   expect(other.status).toBe(403);
+  expect((await fetch(`${own}/feed?address=x`)).status).toBe(403);
 });
 
 test('stand-ins are feeds: with a tag, with news, away, each copy by itself', async () => {
@@ -133,7 +199,9 @@ test('stand-ins are feeds: with a tag, with news, away, each copy by itself', as
   expect(text).toContain('SUMMARY:Quay closed');
   const tag = first.headers.get('etag')!;
   expect((await ask('quay-closures.ics', { 'If-None-Match': tag })).status).toBe(304);
-  const post = (at: string) => fetch(`${address}/feeds/${at}`, { method: 'POST' });
+  const post = (at: string, headers = { 'X-Orderly-Week': 'stand-in' } as Record<string, string>) =>
+    fetch(`${address}/feeds/${at}`, { method: 'POST', headers });
+  expect((await post('quay-closures/state?is=changed&copy=a', {})).status).toBe(403);
   expect((await post('quay-closures/state?is=changed&copy=a')).status).toBe(204);
   const changed = await ask('quay-closures.ics?copy=a', { 'If-None-Match': tag });
   expect(await changed.text()).toContain('Crane inspection');
@@ -141,5 +209,7 @@ test('stand-ins are feeds: with a tag, with news, away, each copy by itself', as
   await post('ferry-timetable/state?is=away');
   expect((await ask('ferry-timetable.ics')).status).toBe(503);
   expect((await post('ferry-timetable/state?is=odd')).status).toBe(400);
-  expect((await ask('nothing.ics')).status).toBe(404);
+  for (const name of ['nothing', 'constructor', '__proto__'])
+    expect((await ask(`${name}.ics`)).status).toBe(404);
+  expect((await post('constructor/state?is=changed')).status).toBe(400);
 });

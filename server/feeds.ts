@@ -3,22 +3,38 @@ import express from 'express';
 import type { Fetched } from './fetchFeed';
 import { fetchFeed } from './fetchFeed';
 import { AddressError } from './publicAddress';
+import { onlyApp } from './onlyOwn';
+
+/** How many feeds are fetched beside each other. */
+const AT_ONCE = 4;
+
+/** Runs so many at once; the others wait for their turn. */
+function inLanes(lanes: number) {
+  let free = lanes;
+  const waiting: (() => void)[] = [];
+  return async <T>(work: () => Promise<T>): Promise<T> => {
+    if (free > 0) free--;
+    else await new Promise<void>((resolve) => waiting.push(resolve));
+    try {
+      return await work();
+    } finally {
+      const next = waiting.shift();
+      if (next) next();
+      else free++;
+    }
+  };
+}
 
 /** Fetches feeds for the browser, which may only ask this server: `GET ?address=`. */
 export function feeds(
   fetchOne: (address: string, etag?: string) => Promise<Fetched> = fetchFeed,
 ): Router {
   const router = express.Router();
-  router.get('/', async (request: Request, response: Response) => {
-    // Other pages may not use this server to look around.
-    const site = request.get('Sec-Fetch-Site');
-    if (site !== undefined && site !== 'same-origin') {
-      response.status(403).type('text').send('Only the app itself may ask for feeds.');
-      return;
-    }
+  const atOnce = inLanes(AT_ONCE);
+  router.get('/', onlyApp, async (request: Request, response: Response) => {
     const { address } = request.query;
     try {
-      const fetched = await fetchOne(String(address), request.get('If-None-Match'));
+      const fetched = await atOnce(() => fetchOne(String(address), request.get('If-None-Match')));
       response.set('Cache-Control', 'no-store');
       if (fetched.status === 304) {
         response.status(304).end();

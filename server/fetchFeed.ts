@@ -37,7 +37,14 @@ function ask(
     ...(etag ? { 'If-None-Match': etag } : {}),
   };
   return new Promise((resolve, reject) => {
-    get(url, { headers, signal, lookup: guards.lookup }, resolve).once('error', reject);
+    const request = get(url, { headers, signal, lookup: guards.lookup }, resolve);
+    request.once('error', reject);
+    // A server that wants to talk of something else gives no answer.
+    request.once('upgrade', (_answer, socket) => {
+      socket.destroy();
+      reject(new AddressError('The server there answered 101.'));
+    });
+    request.once('close', () => reject(new AddressError('The server there did not answer.')));
   });
 }
 
@@ -102,6 +109,12 @@ function explain(error: unknown): AddressError {
   return new AddressError(`The connection failed${code ? ` (${code})` : ''}.`);
 }
 
+/** Fails when the time is up, whatever the connection is doing. */
+const ended = (signal: AbortSignal) =>
+  new Promise<never>((_resolve, reject) =>
+    signal.addEventListener('abort', () => reject(signal.reason as Error), { once: true }),
+  );
+
 /**
  * Gets a feed over http or https, within limits, unless it is still the one that `etag` names.
  * @throws AddressError saying why not.
@@ -113,7 +126,8 @@ export async function fetchFeed(
   guards = GUARDS,
 ): Promise<Fetched> {
   try {
-    return await follow(address, etag, limits, guards, AbortSignal.timeout(limits.time));
+    const signal = AbortSignal.timeout(limits.time);
+    return await Promise.race([follow(address, etag, limits, guards, signal), ended(signal)]);
   } catch (error) {
     const isTimeout = (error as Error).name === 'TimeoutError';
     throw isTimeout

@@ -9,7 +9,10 @@ const fixed = process.argv.find((argument) => argument.startsWith('--today='))?.
 const today = fixed === undefined ? undefined : () => parseDate(fixed);
 const folder = path.join(__dirname, '..', 'dist');
 
-listen(createApp(folder, first, today), process.env['PORT']).then(
+/** Names that the server is reached by besides localhost, with commas between; see HOST. */
+const names = (process.env['HOST_NAMES'] ?? '').split(',').filter(Boolean);
+
+listen(createApp(folder, first, today, names), process.env['PORT'], process.env['HOST']).then(
   ({ port, note }) => {
     if (note) console.log(note);
     const what = first === 'demo' ? 'the demo, Lantern Quay Instruments' : 'your own calendars';

@@ -8,9 +8,14 @@ export class AddressError extends Error {
   override name = 'AddressError';
 }
 
+/** Where the open internet's IPv6 addresses lie (RFC 4291 §2.4); older spellings of IPv4 ones do not. */
+const GLOBAL_UNICAST = ipaddr.IPv6.parseCIDR('2000::/3');
+
 /** Whether an IP address is one of the open internet, and not of this machine or a private network. */
 export function isPublicIp(ip: string): boolean {
-  return ipaddr.process(ip).range() === 'unicast';
+  const address = ipaddr.process(ip);
+  if (address.range() !== 'unicast') return false;
+  return address.kind() === 'ipv4' || (address as ipaddr.IPv6).match(GLOBAL_UNICAST);
 }
 
 const PRIVATE = 'This address is inside a private network, which is not asked.';

@@ -4,6 +4,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Server } from 'node:http';
+import { get } from 'node:http';
 import { createApp } from './app';
 import { listen } from './listen';
 
@@ -51,9 +52,36 @@ test('a file that is not there is not answered with the page', async () => {
   expect((await get('/missing.js')).status).toBe(404);
 });
 
+test('only this machine is listened to, by its own names', async () => {
+  const { server } = await listen(createApp(folder, 'own', undefined, ['Quay.example']), '0');
+  open.push(server);
+  const { address, port } = server.address() as AddressInfo;
+  expect(address).toBe('127.0.0.1');
+  const ask = (host: string) =>
+    new Promise<number | undefined>((resolve) => {
+      get({ host: '127.0.0.1', port, headers: { Host: host } }, (answer) => {
+        answer.resume();
+        resolve(answer.statusCode);
+      });
+    });
+  for (const host of [`localhost:${port}`, '127.0.0.1', 'quay.example'])
+    expect([host, await ask(host)]).toEqual([host, 200]);
+  for (const host of ['harbour.example', 'localhost.harbour.example', '10.0.0.1'])
+    expect([host, await ask(host)]).toEqual([host, 421]);
+});
+
+test('what goes wrong inside is said without a stack and a path', async () => {
+  const get = await serve('own');
+  const logged = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  const answer = await get('/%E0%A4%A');
+  expect([answer.status >= 400, await answer.text()]).toEqual([true, 'Something went wrong here.']);
+  expect(logged).toHaveBeenCalledTimes(1);
+  logged.mockRestore();
+});
+
 test('a taken port and a bad one are told', async () => {
   const taken = createServer();
-  await new Promise<void>((resolve) => taken.listen(0, resolve));
+  await new Promise<void>((resolve) => taken.listen(0, '127.0.0.1', resolve));
   const { port } = taken.address() as AddressInfo;
   await expect(listen(createApp(folder, 'own'), String(port))).rejects.toThrow(
     `Port ${port} is taken`,

@@ -7,6 +7,7 @@ import { writeCalendarFile } from '../src/core/files/ics/writeFile';
 import type { CalendarEvent } from '../src/core/model/event';
 import { formatDate } from '../src/core/time/civil';
 import { newEvent } from '../src/core/model/event';
+import { onlyApp } from './onlyOwn';
 
 /** How a stand-in feed behaves: as at first, with news, or as if its server were down. */
 type State = 'first' | 'changed' | 'away';
@@ -27,6 +28,11 @@ const STAND_INS: Record<string, StandIn> = {
   'quay-closures': { name: 'Quay closures', events: closures },
   'ferry-timetable': { name: 'Ferry timetable', events: partnerTimetable },
 };
+
+function standInOf({ params }: Request): StandIn | undefined {
+  const name = String(params['name']);
+  return Object.hasOwn(STAND_INS, name) ? STAND_INS[name] : undefined;
+}
 
 /** The same feed some days later: the last event is gone, one has another title, one is new. */
 function withNews(events: CalendarEvent[], today: number): CalendarEvent[] {
@@ -57,7 +63,7 @@ export function standIns(today: () => number): Router {
   const router = express.Router();
 
   router.get('/:name.ics', (request: Request, response: Response) => {
-    const standIn = STAND_INS[String(request.params['name'])];
+    const standIn = standInOf(request);
     const state = states.get(keyOf(request)) ?? 'first';
     if (!standIn) {
       response.status(404).type('text').send('There is no such feed.');
@@ -82,9 +88,9 @@ export function standIns(today: () => number): Router {
     else response.type('text/calendar').send(text);
   });
 
-  router.post('/:name/state', (request: Request, response: Response) => {
+  router.post('/:name/state', onlyApp, (request: Request, response: Response) => {
     const state = String(request.query['is']);
-    if (!STAND_INS[String(request.params['name'])] || !STATES.includes(state)) {
+    if (!standInOf(request) || !STATES.includes(state)) {
       response.status(400).type('text').send('There is no such feed or state.');
       return;
     }

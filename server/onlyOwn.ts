@@ -1,0 +1,34 @@
+import type { NextFunction, Request, Response } from 'express';
+
+/** A header that a page of another origin can't send without being asked first whether it may. */
+const OWN_HEADER = 'X-Orderly-Week';
+
+/** The host of a Host header, without its port and brackets. */
+const hostOf = (header: string) =>
+  header
+    .replace(/:\d+$/, '')
+    .replace(/^\[|\]$/g, '')
+    .toLowerCase();
+
+/** How an address of a socket is spelt in a URL. */
+const plain = (address: string) => address.replace(/^::ffff:/, '');
+
+/**
+ * Answers only to this machine's own name and addresses, and to `names`: a name that leads here by
+ * somebody else's doing would be an origin of theirs.
+ */
+export function onlyOwnNames(names: readonly string[]) {
+  const known = new Set(['localhost', ...names.map((name) => name.toLowerCase())]);
+  return (request: Request, response: Response, next: NextFunction): void => {
+    const host = hostOf(request.get('Host') ?? '');
+    if (known.has(host) || host === plain(request.socket.localAddress ?? '')) return next();
+    response.status(421).type('text').send('This server answers to its own name only.');
+  };
+}
+
+/** Lets through what the app itself asks; other pages may not use this server to look around. */
+export function onlyApp(request: Request, response: Response, next: NextFunction): void {
+  const site = request.get('Sec-Fetch-Site') ?? 'same-origin';
+  if (site === 'same-origin' && request.get(OWN_HEADER) !== undefined) return next();
+  response.status(403).type('text').send('Only the app itself may ask for this.');
+}
