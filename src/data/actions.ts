@@ -13,14 +13,16 @@ import { uidOf } from '@/core/model/event';
 import { titleOf } from '@/core/model/titleOf';
 import type { Lens } from '@/core/model/view';
 import type { Category, Settings } from '@/core/model/others';
-import { sayMove } from '@/core/editing/sayMove';
+import { sayMove, sayStart } from '@/core/editing/sayMove';
 import { count } from '@/core/time/words';
 import type { CalendarWork } from '@/engine/calendarWork';
 import type { Edit } from '@/engine/change';
 import type { SweepRequest } from '@/engine/sweeper';
 import { useEngine } from './engineContext';
+import { clockInSight } from './inSight';
 import { useMessages } from './messages';
 import { usePreferences } from './preferences';
+import { askToPersist } from './persistence';
 import { OCCURRENCES } from './queries';
 import { inTurn } from './turns';
 
@@ -40,27 +42,50 @@ const SCOPE_WORDS = { this: 'one date', later: 'later dates', every: 'every date
 const seriesLabel = (verb: string, scope: Scope) => (event: { title: string }) =>
   `${verb} ${SCOPE_WORDS[scope]} of ${quoted(event)}`;
 
+/** The event that a change is about: the one that it makes, or else the only one that it edits. */
+function aboutOf(edits: readonly Edit[]): string | undefined {
+  const events = edits.flatMap(({ type, before, after }) => {
+    const event = type === 'event' ? (after as CalendarEvent | null) : null;
+    return event && event.removedAt === undefined ? [{ id: event.id, isMade: !before }] : [];
+  });
+  const made = events.filter(({ isMade }) => isMade);
+  const [one, another] = made.length ? made : events;
+  return another ? undefined : one?.id;
+}
+
 /** Everything that a person can do to records. Each is one change, answered by a message with Undo. */
 export function useActions() {
-  const { engine } = useEngine();
+  const { engine, store } = useEngine();
   const { say, complain, giveWay } = useMessages();
   const client = useQueryClient();
-  const { wording } = usePreferences();
+  const { wording, clock } = usePreferences();
   return useMemo(() => {
-    async function commit(label: string, edits: Edit[], isQuiet = false): Promise<boolean> {
+    const saying = () => ({ wording, clock: clockInSight() ?? clock });
+
+    async function commit(
+      label: string,
+      edits: Edit[],
+      { isQuiet = false, about = aboutOf(edits) }: { isQuiet?: boolean; about?: string } = {},
+    ): Promise<boolean> {
       if (!engine) {
         complain('Your calendars are still being opened. Try again in a moment.');
         return false;
       }
       try {
-        await engine.commit({ label, at: Date.now(), edits });
-        if (!isQuiet) say(label, 'undo');
+        const isKept = await engine.commit({ label, at: Date.now(), edits });
+        if (!isQuiet || !isKept)
+          say(isKept ? label : `${label}. It is on this page only.`, { offers: ['undo'], about });
+        if (isKept && store === 'own') void askToPersist();
         return true;
       } catch (error) {
-        complain(`That could not be kept: ${(error as Error).message}.`);
+        const { message } = error as Error;
+        complain(`That could not be kept: ${message.replace(/\.?$/, '.')}`);
         return false;
       }
     }
+
+    const calendarName = async (id: string) =>
+      (await engine?.calendars())?.find((calendar) => calendar.id === id)?.name ?? 'a calendar';
 
     const change = (label: string, edits: Edit[]) => inTurn(() => commit(label, edits));
 
@@ -70,7 +95,7 @@ export function useActions() {
         const before = await engine?.event(id);
         if (!before) return false;
         const after = revised(edit(before), {}, Date.now());
-        return commit(`${verb} ${quoted(after)}${sayMove(before, after, wording)}`, [
+        return commit(`${verb} ${quoted(after)}${sayMove(before, after, saying())}`, [
           { type: 'event', before, after },
         ]);
       });
@@ -80,13 +105,14 @@ export function useActions() {
       id: string,
       label: (event: CalendarEvent) => string,
       edit: (event: CalendarEvent) => EventEdit[],
+      about?: string,
     ) =>
       inTurn(async () => {
         const before = await engine?.event(id);
         if (!before) return false;
         try {
           const edits = edit(before).map((one): Edit => ({ type: 'event', ...one }));
-          return await commit(label(before), edits);
+          return await commit(label(before), edits, about === undefined ? {} : { about });
         } catch (error) {
           if (!(error instanceof RangeError)) throw error;
           complain(error.message);
@@ -111,8 +137,8 @@ export function useActions() {
         const label = await engine.step(direction);
         if (label === null) say(direction === 'undo' ? 'Nothing to undo.' : 'Nothing to redo.');
         else if (!isSaid) giveWay();
-        else if (direction === 'undo') say(`Undone: ${label}`, 'redo');
-        else say(`Done again: ${label}`, 'undo');
+        else if (direction === 'undo') say(`Undone: ${label}`, { offers: ['redo'] });
+        else say(`Done again: ${label}`, { offers: ['undo'] });
         return label !== null;
       } catch (error) {
         const { name, message } = error as Error;
@@ -149,8 +175,12 @@ export function useActions() {
       editDates: (id: string, key: string, edit: DateEdit, reach: Reach, verb: string) => {
         const newId = nanoid(12);
         const names = { id: newId, uid: uidOf(newId) };
-        return editSeriesById(id, seriesLabel(verb, reach.scope), (event) =>
-          editSeries(event, key, edit, { ...reach, names, now: Date.now() }),
+        return editSeriesById(
+          id,
+          (event) =>
+            `${seriesLabel(verb, reach.scope)(event)}${sayMove(edit.before, edit.after, saying())}`,
+          (event) => editSeries(event, key, edit, { ...reach, names, now: Date.now() }),
+          reach.scope === 'this' ? `${id}@${key}` : undefined,
         );
       },
       /** Skips or removes dates of a series. */
@@ -178,7 +208,7 @@ export function useActions() {
         inTurn(async () => {
           try {
             const label = await engine?.keepSweep(request, Date.now());
-            if (label) say(label, 'undo');
+            if (label) say(label, { offers: ['undo'] });
             return Boolean(label);
           } catch (error) {
             complain(`That could not be kept: ${(error as Error).message}.`);
@@ -186,11 +216,18 @@ export function useActions() {
           }
         }),
       add: (event: CalendarEvent) =>
-        change(`Added ${quoted(event)}`, [{ type: 'event', before: null, after: event }]),
+        inTurn(async () => {
+          const where = await calendarName(event.calendarId);
+          const label = `Added ${quoted(event)} to ${where}: ${sayStart(event, saying())}`;
+          return commit(label, [{ type: 'event', before: null, after: event }]);
+        }),
       edit: (before: CalendarEvent, after: CalendarEvent, verb = 'Changed') =>
-        change(`${verb} ${quoted(after)}${sayMove(before, after, wording)}`, [
-          { type: 'event', before, after: revised(after, {}, Date.now()) },
-        ]),
+        inTurn(async () => {
+          const isElsewhere = before.calendarId !== after.calendarId;
+          const where = isElsewhere ? `, now on ${await calendarName(after.calendarId)}` : '';
+          const label = `${verb} ${quoted(after)}${where}${sayMove(before, after, saying())}`;
+          return commit(label, [{ type: 'event', before, after: revised(after, {}, Date.now()) }]);
+        }),
       copy: (event: CalendarEvent, copies: CalendarEvent[], label?: string) =>
         change(
           label ?? `Copied ${quoted(event)} to ${count(copies.length, 'day')}`,
@@ -253,7 +290,7 @@ export function useActions() {
         inTurn(async () => {
           if (!engine) return false;
           try {
-            say(await engine.work(work, Date.now()), 'undo');
+            say(await engine.work(work, Date.now()), { offers: ['undo'] });
             return true;
           } catch (error) {
             complain(`That could not be done: ${(error as Error).message}`);
@@ -304,10 +341,12 @@ export function useActions() {
       /** As `set`, for what is seen to change anyway: no message says so. */
       setQuietly: (before: Settings, fields: Partial<Settings>, label: string) =>
         inTurn(() =>
-          commit(label, [{ type: 'settings', before, after: { ...before, ...fields } }], true),
+          commit(label, [{ type: 'settings', before, after: { ...before, ...fields } }], {
+            isQuiet: true,
+          }),
         ),
     };
-  }, [engine, say, complain, giveWay, client, wording]);
+  }, [engine, store, say, complain, giveWay, client, wording, clock]);
 }
 
 export type Actions = ReturnType<typeof useActions>;

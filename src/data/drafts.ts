@@ -95,3 +95,4 @@ export function useDraft(name: string): {
 /** Names of drafts that are of no event that there is. */
 export const NEW_EVENT = 'new event';
 export const LINE = 'line';
+export const TODAY_LINE = 'line of today';

@@ -18,7 +18,12 @@ interface EngineState {
   status: EngineStatus;
   /** Why the engine could not start at all. */
   failure: string | null;
+  /** Why the worker broke, each time that it did; it is started again. */
+  stops: readonly string[];
 }
+
+/** How often a worker that broke is started again. */
+const MOST_STARTS = 3;
 
 const OPENING: EngineStatus = {
   loaded: 0,
@@ -26,6 +31,8 @@ const OPENING: EngineStatus = {
   ready: false,
   setAside: 0,
   unsaved: null,
+  readOnly: null,
+  notes: [],
   undo: null,
   redo: null,
 };
@@ -47,20 +54,39 @@ export function EngineProvider({ children }: { children: ReactNode }) {
   const [engine, setEngine] = useState<RemoteEngine | null>(null);
   const [status, setStatus] = useState(OPENING);
   const [failure, setFailure] = useState<string | null>(null);
+  const [stops, setStops] = useState<readonly string[]>([]);
 
+  const starts = Math.min(stops.length, MOST_STARTS);
   useEffect(() => {
     const now = Date.now();
     const zone = browserZone();
     const today = dayOfWall(wallFromInstant(now, zone));
-    openEngine(store, { now, today, zone }, (next, recordsChanged) => {
-      setStatus(next);
-      if (recordsChanged) void client.invalidateQueries();
-    }).then(
+    openEngine(
+      store,
+      { now, today, zone },
+      (next, recordsChanged) => {
+        setStatus(next);
+        if (recordsChanged) void client.invalidateQueries();
+      },
+      (reason) => {
+        setEngine(null);
+        setStops((last) => [...last, reason]);
+      },
+    ).then(
       // A remote object is callable: handed over bare, React would take it for an updater.
       (opened) => setEngine(() => opened),
       (error: Error) => setFailure(error.message),
     );
-  }, [client, store]);
+    // Broken again and again, it is no use to start it once more.
+  }, [client, store, starts]);
+
+  const isWaiting = (status.unsaved?.changes ?? 0) > 0;
+  useEffect(() => {
+    if (!isWaiting) return;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [isWaiting]);
 
   useEffect(() => {
     const channel = new BroadcastChannel(AFRESH);
@@ -71,8 +97,8 @@ export function EngineProvider({ children }: { children: ReactNode }) {
   }, [store]);
 
   const value = useMemo(
-    () => ({ store, engine, status, failure }),
-    [store, engine, status, failure],
+    () => ({ store, engine, status, failure, stops }),
+    [store, engine, status, failure, stops],
   );
   return (
     <QueryClientProvider client={client}>

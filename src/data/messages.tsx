@@ -1,20 +1,30 @@
 import type { ReactNode } from 'react';
 import { createContext, useCallback, useContext, useMemo, useState } from 'react';
 
+/** What a message offers to do next: a step through the history, or something of its own. */
+export type Offer = 'undo' | 'redo' | { label: string; run(): void };
+
 /** A short answer to an action. */
 export interface Message {
   text: string;
-  /** What its button offers. */
-  offer: 'undo' | 'redo' | null;
+  /** What its buttons offer. */
+  offers: readonly Offer[];
+  /** The event (or, by its occurrence's id, the date) that it is about; null for none. */
+  about: string | null;
   /** A problem stays until it is closed. */
   isProblem: boolean;
   /** Tells messages of the same words apart. */
   id: number;
 }
 
+interface More {
+  offers?: readonly Offer[];
+  about?: string;
+}
+
 interface Messages {
   message: Message | null;
-  say(text: string, offer?: Message['offer']): void;
+  say(text: string, more?: More): void;
   complain(text: string): void;
   close(): void;
   /** Takes away what answers the action before, since something new is asked; a problem stays. */
@@ -25,14 +35,12 @@ const MessageContext = createContext<Messages | null>(null);
 
 export function MessageProvider({ children }: { children: ReactNode }) {
   const [message, setMessage] = useState<Message | null>(null);
-  const show = useCallback((text: string, offer: Message['offer'], isProblem: boolean) => {
-    setMessage((last) => ({ text, offer, isProblem, id: (last?.id ?? 0) + 1 }));
+  const show = useCallback((text: string, isProblem: boolean, { offers = [], about }: More) => {
+    const shown = { text, offers, about: about ?? null, isProblem };
+    setMessage((last) => ({ ...shown, id: (last?.id ?? 0) + 1 }));
   }, []);
-  const say = useCallback(
-    (text: string, offer: Message['offer'] = null) => show(text, offer, false),
-    [show],
-  );
-  const complain = useCallback((text: string) => show(text, null, true), [show]);
+  const say = useCallback((text: string, more: More = {}) => show(text, false, more), [show]);
+  const complain = useCallback((text: string) => show(text, true, {}), [show]);
   const close = useCallback(() => setMessage(null), []);
   const giveWay = useCallback(() => setMessage((last) => (last?.isProblem ? last : null)), []);
   const value = useMemo(

@@ -8,6 +8,7 @@ import {
 import { useEffect, useMemo, useRef } from 'react';
 import type { Window } from '@/core/agenda/occurrence';
 import type { CalendarEvent } from '@/core/model/event';
+import { DAY } from '@/core/time/civil';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import type { AgendaPage, AgendaRequest } from '@/engine/agendaPages';
 import type { RemoteEngine } from '@/engine/client';
@@ -16,7 +17,10 @@ import type { Sight } from '@/core/view/sight';
 import { withoutPrivate } from '@/core/view/privacy';
 import { ALL_IN_SIGHT } from '@/core/view/sight';
 import { useEngine } from './engineContext';
+import type { InSight } from './inSight';
+import { useMessages } from './messages';
 import { useNow } from './now';
+import { usePreferences } from './preferences';
 
 type PageParam = Omit<AgendaRequest, 'zone'>;
 
@@ -157,6 +161,28 @@ export function useEvent(id: string | null) {
   });
 }
 
+/** Where an event or a date of it is, and whether the sheet shows it (null: there is no sheet). */
+export function useWhereabouts(id: string | null, inSight: InSight | null) {
+  const { clock: home } = usePreferences();
+  const { fromDay, toDay, sight, clock } = inSight ?? {
+    fromDay: 0,
+    toDay: 0,
+    sight: ALL_IN_SIGHT,
+    clock: home,
+  };
+  return useEngineQuery(
+    ['whereabouts', id, fromDay, toDay, sight, clock],
+    async (engine) => {
+      const found = await engine.whereabouts(id!, clock, sight);
+      if (!found) return null;
+      const { start, end } = found.occurrence;
+      const isInDays = start < toDay * DAY && end >= fromDay * DAY;
+      return { ...found, isInDays };
+    },
+    { enabled: id !== null, keep: false },
+  );
+}
+
 /** The next dates of a series, stored or not yet, with what each would meet. */
 export function useOutlook(event: CalendarEvent, zone: string) {
   const { id, start, end, rule, extraDates, skippedDates, changedDates, availability } = event;
@@ -218,14 +244,25 @@ export function useMergePreview(fromId: string, intoId: string | null) {
 /** Has the engine look at the feeds whose time has come, each minute. */
 export function useDueFeeds(): void {
   const { engine, status } = useEngine();
+  const { complain } = useMessages();
   const now = useNow();
   useEffect(() => {
-    if (engine && status.ready) void engine.refreshDue(now);
-  }, [engine, status.ready, now]);
+    if (!engine || !status.ready || status.readOnly) return;
+    engine
+      .refreshDue(now)
+      .catch((error: Error) =>
+        complain(`What followed calendars brought could not be kept: ${error.message}`),
+      );
+  }, [engine, status.ready, status.readOnly, now, complain]);
 }
 
 export function useEventCounts() {
   return useEngineQuery(['counts'], (engine) => engine.eventCounts());
+}
+
+/** What is stored, by kind. */
+export function useSpace() {
+  return useEngineQuery(['space'], (engine) => engine.space());
 }
 
 export function useSetAside() {

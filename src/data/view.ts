@@ -34,11 +34,14 @@ export function useView(): {
 } {
   const [kept] = useState(() => read(window.sessionStorage));
   const [shown, setShown] = useState(() => kept ?? asLastLeft());
+  // What the person has chosen by now holds, however late the settings come.
+  const [isNew, setNew] = useState(kept === null);
   const show = useCallback((next: WindowView) => {
+    setNew(false);
     const text = JSON.stringify(next);
     window.sessionStorage.setItem(KEY, text);
     window.localStorage.setItem(KEY, text);
     setShown(next);
   }, []);
-  return { shown, isNew: kept === null, show };
+  return { shown, isNew, show };
 }

@@ -28,6 +28,14 @@ export function CalendarChip({ calendar, isOn, role, onPress, onMenu }: Props) {
       aria-label={calendar.name}
       onPress={onPress}
       onLongPress={onMenu && (() => afterHold(onMenu))}
+      {...{
+        // A switch is turned by Space; React Native's web target knows only Enter.
+        onKeyDown: (event: React.KeyboardEvent) => {
+          if (event.key !== ' ' || event.altKey || event.ctrlKey || event.metaKey) return;
+          event.preventDefault();
+          onPress();
+        },
+      }}
       {...(onMenu && {
         onContextMenu: (event: React.MouseEvent) => {
           event.preventDefault();

@@ -1,10 +1,14 @@
-import { useState } from 'react';
-import { TextInput } from 'react-native-paper';
-import { TimePickerModal } from 'react-native-paper-dates';
+import { lazy, Suspense, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { HelperText, TextInput } from 'react-native-paper';
 import { parseClock } from '@/core/jot/clock';
 import type { HourCycle } from '@/core/time/words';
 import { sayMinute } from '@/core/time/words';
 import { TextField } from './TextField';
+import { useReportUnreadable } from './unreadable';
+
+/** Its package comes when it is first opened. */
+const TimePicker = lazy(() => import('./TimePicker'));
 
 interface Props {
   label: string;
@@ -15,20 +19,22 @@ interface Props {
   error?: boolean;
 }
 
-/** A time of day, typed or picked. What is no time is not taken, and the last one comes back. */
+/** A time of day, typed or picked. What is no time stays as it was typed, and is told. */
 export function ClockField({ label, minute, hourCycle, onChange, error = false }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const [isPicking, setPicking] = useState(false);
   const isUnreadable = typed !== null && parseClock(typed) === null;
+  useReportUnreadable(isUnreadable);
 
   function take() {
+    if (isUnreadable) return;
     const read = typed === null ? null : parseClock(typed);
     setTyped(null);
     if (read !== null && read !== minute) onChange(read);
   }
 
   return (
-    <>
+    <View style={styles.all}>
       <TextField
         label={label}
         value={typed ?? sayMinute(minute, hourCycle)}
@@ -36,7 +42,6 @@ export function ClockField({ label, minute, hourCycle, onChange, error = false }
         onChangeText={setTyped}
         onBlur={take}
         onSubmitEditing={take}
-        style={{ flex: 1, minWidth: 108 }}
         right={
           <TextInput.Icon
             icon="clock-outline"
@@ -45,19 +50,30 @@ export function ClockField({ label, minute, hourCycle, onChange, error = false }
           />
         }
       />
-      <TimePickerModal
-        visible={isPicking}
-        label={label}
-        locale="en-GB"
-        use24HourClock={hourCycle === '24'}
-        hours={Math.floor(minute / 60)}
-        minutes={minute % 60}
-        onDismiss={() => setPicking(false)}
-        onConfirm={({ hours, minutes }) => {
-          setPicking(false);
-          onChange(hours * 60 + minutes);
-        }}
-      />
-    </>
+      {isPicking && (
+        <Suspense fallback={null}>
+          <TimePicker
+            label={label}
+            minute={minute}
+            hourCycle={hourCycle}
+            onClose={() => setPicking(false)}
+            onPick={(picked) => {
+              setPicking(false);
+              setTyped(null);
+              onChange(picked);
+            }}
+          />
+        </Suspense>
+      )}
+      {isUnreadable && (
+        <HelperText type="error" role="alert" padding="none">
+          {typed.trim() === ''
+            ? 'Say a time, such as 14:30.'
+            : `“${typed}” is no time of day. Say it as 14:30 or 2:30 pm.`}
+        </HelperText>
+      )}
+    </View>
   );
 }
+
+const styles = StyleSheet.create({ all: { flex: 1, minWidth: 108 } });

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
-import { useContext, useState } from 'react';
+import { lazy, Suspense, useContext, useState } from 'react';
+import { View } from 'react-native';
 import { Button } from 'react-native-paper';
-import { DayPicker as Months } from 'react-day-picker';
 import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { count, LONG_DAY, sayDay } from '@/core/time/words';
@@ -9,6 +9,12 @@ import { Dialog } from './Dialog';
 import { dateOfDay, dayOfDate } from './days';
 import { Today } from './today';
 import { WeekNumbers } from './weekNumbers';
+
+/** Its package comes when months are first opened. */
+const Months = lazy(() => import('./Months'));
+
+/** The room of a month, kept while it comes, in px. */
+const ROOM = <View style={{ width: 300, height: 330 }} />;
 
 /** Years to choose from, before and after the one that is shown first. */
 const YEARS_AROUND = 30;
@@ -83,21 +89,23 @@ export function DayPicker({ day, onPick, ...shown }: DayProps) {
   return (
     <Dialog title={shown.title} onClose={shown.onClose}>
       {shown.children}
-      <Months
-        {...months}
-        autoFocus={!shown.children}
-        numberOfMonths={shown.months ?? 1}
-        modifiers={{
-          shown: (date) => isShown(dayOfDate(date)),
-          busy: (date) => isBusy(dayOfDate(date)),
-        }}
-        modifiersClassNames={{ shown: 'months-shown', busy: 'months-busy' }}
-        onMonthChange={(date) => onMonth?.(dayOfDate(date))}
-        mode="single"
-        required
-        selected={dateOfDay(day)}
-        onSelect={(date) => onPick(dayOfDate(date))}
-      />
+      <Suspense fallback={ROOM}>
+        <Months
+          {...months}
+          autoFocus={!shown.children}
+          numberOfMonths={shown.months ?? 1}
+          modifiers={{
+            shown: (date) => isShown(dayOfDate(date)),
+            busy: (date) => isBusy(dayOfDate(date)),
+          }}
+          modifiersClassNames={{ shown: 'months-shown', busy: 'months-busy' }}
+          onMonthChange={(date) => onMonth?.(dayOfDate(date))}
+          mode="single"
+          required
+          selected={dateOfDay(day)}
+          onSelect={(date) => onPick(dayOfDate(date))}
+        />
+      </Suspense>
     </Dialog>
   );
 }
@@ -127,12 +135,14 @@ export function DaysPicker({ days, near, onPick, ...shown }: DaysProps) {
         </>
       }
     >
-      <Months
-        {...months}
-        mode="multiple"
-        selected={marked}
-        onSelect={(dates) => setMarked(dates ?? [])}
-      />
+      <Suspense fallback={ROOM}>
+        <Months
+          {...months}
+          mode="multiple"
+          selected={marked}
+          onSelect={(dates) => setMarked(dates ?? [])}
+        />
+      </Suspense>
     </Dialog>
   );
 }

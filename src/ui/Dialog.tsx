@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { useLayoutEffect, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
+import { useBackCloses } from './backStack';
 import { Title } from './Title';
 import { usePalette } from './theme/theme';
 
@@ -20,6 +21,7 @@ interface Props {
 export function Dialog({ title, onClose, children, footer }: Props) {
   const palette = usePalette();
   const element = useRef<HTMLDialogElement>(null);
+  useBackCloses(onClose);
 
   // Before the page is drawn: closed any later, it would take the focus from where it went since.
   useLayoutEffect(() => {
@@ -58,7 +60,9 @@ export function Dialog({ title, onClose, children, footer }: Props) {
           />
         </View>
         {children}
-        {footer && <View style={styles.footer}>{footer}</View>}
+        {footer && (
+          <View style={[styles.footer, { backgroundColor: palette.paper }]}>{footer}</View>
+        )}
       </View>
     </dialog>
   );
@@ -69,5 +73,16 @@ const styles = StyleSheet.create({
   head: { flexDirection: 'row', alignItems: 'center' },
   title: { flex: 1 },
   close: { margin: 0, width: 40, height: 40, marginRight: -8 },
-  footer: { flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'flex-end', gap: 8 },
+  // In sight, however long what stands above it is.
+  footer: {
+    position: 'sticky' as 'absolute',
+    zIndex: 1,
+    bottom: 0,
+    paddingVertical: 8,
+    marginBottom: -8,
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    justifyContent: 'flex-end',
+    gap: 8,
+  },
 });

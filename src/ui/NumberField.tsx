@@ -1,7 +1,8 @@
 import { StyleSheet, View } from 'react-native';
-import { IconButton, Text } from 'react-native-paper';
-import { TextField } from './TextField';
 import { useState } from 'react';
+import { HelperText, IconButton, Text } from 'react-native-paper';
+import { TextField } from './TextField';
+import { useReportUnreadable } from './unreadable';
 
 interface Props {
   label: string;
@@ -13,48 +14,61 @@ interface Props {
   onChange(value: number): void;
 }
 
-/** A whole number, typed or stepped. What is no such number is not taken. */
+/** A whole number, typed or stepped. What is no such number stays as it was typed, and is told. */
 export function NumberField({ label, value, min, max, unit, onChange }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
-  const read = typed === null ? value : Number(typed);
+  const read = typed === null ? value : typed.trim() === '' ? NaN : Number(typed);
   const isGood = Number.isInteger(read) && read >= min && read <= max;
+  useReportUnreadable(!isGood);
 
   function take() {
+    if (!isGood) return;
     setTyped(null);
-    if (typed !== null && typed.trim() !== '' && isGood && read !== value) onChange(read);
+    if (read !== value) onChange(read);
+  }
+  function step(by: number) {
+    setTyped(null);
+    onChange(Math.min(max, Math.max(min, (isGood ? read : value) + by)));
   }
 
   return (
-    <View style={styles.row}>
-      <IconButton
-        icon="minus"
-        mode="outlined"
-        size={18}
-        disabled={value <= min}
-        accessibilityLabel={`${label}: less`}
-        onPress={() => onChange(value - 1)}
-        style={styles.button}
-      />
-      <TextField
-        label={label}
-        value={typed ?? String(value)}
-        error={!isGood}
-        inputMode="numeric"
-        onChangeText={setTyped}
-        onBlur={take}
-        onSubmitEditing={take}
-        style={styles.field}
-      />
-      <IconButton
-        icon="plus"
-        mode="outlined"
-        size={18}
-        disabled={value >= max}
-        accessibilityLabel={`${label}: more`}
-        onPress={() => onChange(value + 1)}
-        style={styles.button}
-      />
-      {unit && <Text>{unit}</Text>}
+    <View>
+      <View style={styles.row}>
+        <IconButton
+          icon="minus"
+          mode="outlined"
+          size={18}
+          disabled={value <= min}
+          accessibilityLabel={`${label}: less`}
+          onPress={() => step(-1)}
+          style={styles.button}
+        />
+        <TextField
+          label={label}
+          value={typed ?? String(value)}
+          error={!isGood}
+          inputMode="numeric"
+          onChangeText={setTyped}
+          onBlur={take}
+          onSubmitEditing={take}
+          style={styles.field}
+        />
+        <IconButton
+          icon="plus"
+          mode="outlined"
+          size={18}
+          disabled={value >= max}
+          accessibilityLabel={`${label}: more`}
+          onPress={() => step(1)}
+          style={styles.button}
+        />
+        {unit && <Text>{unit}</Text>}
+      </View>
+      {!isGood && (
+        <HelperText type="error" role="alert" padding="none">
+          {`A whole number from ${min} to ${max}.`}
+        </HelperText>
+      )}
     </View>
   );
 }
@@ -62,5 +76,5 @@ export function NumberField({ label, value, min, max, unit, onChange }: Props) {
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', gap: 6 },
   field: { width: 84, textAlign: 'center' },
-  button: { width: 40, height: 40, margin: 0, borderRadius: 8 },
+  button: { width: 42, height: 42, margin: 0, borderRadius: 8 },
 });

@@ -6,11 +6,6 @@ import { View } from 'react-native';
 interface Props {
   name: string;
   style?: StyleProp<ViewStyle>;
-  /**
-   * Whether a choice is made by going to it. Where a choice has consequences at once, such as closing
-   * what it stands in, arrows only go, and Space or Enter chooses.
-   */
-  isChosenByGoing?: boolean;
   /** Holds elements with the role of a radio button. */
   children: ReactNode;
 }
@@ -23,7 +18,7 @@ const radiosIn = (group: HTMLElement) =>
   );
 
 /** One of several, as the browser's own radio buttons behave: one stop for Tab, arrows go on, Space chooses. */
-export function RadioGroup({ name, style, isChosenByGoing = true, children }: Props) {
+export function RadioGroup({ name, style, children }: Props) {
   const ref = useRef<View>(null);
   const elementOf = () => ref.current as unknown as HTMLElement;
 
@@ -46,11 +41,11 @@ export function RadioGroup({ name, style, isChosenByGoing = true, children }: Pr
       event.stopPropagation();
       const next = radios[(at + (step ?? 0) + radios.length) % radios.length]!;
       next.focus();
-      if (step === undefined || isChosenByGoing) next.click();
+      next.click();
     }
     group.addEventListener('keydown', onKeyDown);
     return () => group.removeEventListener('keydown', onKeyDown);
-  }, [isChosenByGoing]);
+  }, []);
 
   return (
     <View ref={ref} role="radiogroup" aria-label={name} style={style}>

@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { useState } from 'react';
 import { parseDate } from '@/core/time/civil';
 import { Check } from './Check';
@@ -8,19 +8,28 @@ import { NumberField } from './NumberField';
 import { ToggleGroup } from './ToggleGroup';
 import { openDialogs } from './testing/dialogs';
 import { inTheme } from './testing/inTheme';
+import { Unreadable } from './unreadable';
 import { Today } from './today';
 import { WeekNumbers } from './weekNumbers';
 
 beforeAll(openDialogs);
+// Finding by role takes long among the years that a month can be of.
+jest.setTimeout(30_000);
 
 const TODAY = parseDate('2026-11-24');
 const WORDING = { locale: 'en-GB', hourCycle: '24' } as const;
 const shown = { title: 'A day', wording: WORDING, firstWeekday: 0 };
 const day = (name: RegExp) => screen.getByRole('button', { name });
+/** Months come a moment later. */
+async function inThemeSoon(element: React.ReactElement) {
+  const drawn = inTheme(element);
+  await waitFor(() => expect(document.querySelector('.months')).not.toBeNull());
+  return drawn;
+}
 
-test('a day is taken from its month by one press, and other months are a press away', () => {
+test('a day is taken from its month by one press, and other months are a press away', async () => {
   const onPick = jest.fn();
-  inTheme(<DayPicker {...shown} day={TODAY} onClose={jest.fn()} onPick={onPick} />);
+  await inThemeSoon(<DayPicker {...shown} day={TODAY} onClose={jest.fn()} onPick={onPick} />);
   fireEvent.click(day(/\b26 November 2026$/));
   expect(onPick).toHaveBeenLastCalledWith(TODAY + 2);
   fireEvent.click(screen.getByRole('button', { name: 'Month after' }));
@@ -28,8 +37,8 @@ test('a day is taken from its month by one press, and other months are a press a
   expect(onPick).toHaveBeenLastCalledWith(parseDate('2026-12-01'));
 });
 
-test('months mark today, the days with events, and the weeks by number where that is wished', () => {
-  inTheme(
+test('months mark today, the days with events, and the weeks by number where that is wished', async () => {
+  await inThemeSoon(
     <Today value={TODAY}>
       <DayPicker
         {...shown}
@@ -48,8 +57,8 @@ test('months mark today, the days with events, and the weeks by number where tha
   expect(within(row).getByRole('rowheader', { name: 'Week 48' })).toBeTruthy();
 });
 
-test('without week numbers a month has days alone', () => {
-  inTheme(
+test('without week numbers a month has days alone', async () => {
+  await inThemeSoon(
     <WeekNumbers value={false}>
       <DayPicker {...shown} day={TODAY} onClose={jest.fn()} onPick={jest.fn()} />
     </WeekNumbers>,
@@ -57,9 +66,9 @@ test('without week numbers a month has days alone', () => {
   expect(screen.queryAllByRole('rowheader')).toEqual([]);
 });
 
-test('several days are marked one by one and taken together', () => {
+test('several days are marked one by one and taken together', async () => {
   const onPick = jest.fn();
-  inTheme(
+  await inThemeSoon(
     <DaysPicker {...shown} days={[TODAY]} near={TODAY} onClose={jest.fn()} onPick={onPick} />,
   );
   fireEvent.click(day(/\b26 November 2026/));
@@ -77,8 +86,13 @@ function Days() {
   );
 }
 
-test('a number is stepped within its ends, and what is no such number is not taken', () => {
-  inTheme(<Days />);
+test('a number is stepped within its ends, and what is no such number stays, is told and not taken', () => {
+  const onReport = jest.fn();
+  inTheme(
+    <Unreadable value={onReport}>
+      <Days />
+    </Unreadable>,
+  );
   const field = screen.getByRole<HTMLInputElement>('textbox', { name: 'Days on' });
   const type = (text: string) => {
     fireEvent.change(field, { target: { value: text } });
@@ -88,8 +102,15 @@ test('a number is stepped within its ends, and what is no such number is not tak
   expect(field.value).toBe('8');
   for (const wrong of ['0', '61', '2.5', 'many', '']) {
     type(wrong);
-    expect(field.value).toBe('8');
+    expect(field.value).toBe(wrong);
+    expect(screen.getByRole('alert')).toHaveTextContent('A whole number from 1 to 60.');
+    expect(onReport).toHaveBeenLastCalledWith(expect.anything(), true);
   }
+  // A step goes on from the last good one.
+  fireEvent.click(screen.getByRole('button', { name: 'Days on: more' }));
+  expect(field.value).toBe('9');
+  expect(screen.queryByRole('alert')).toBeNull();
+  expect(onReport).toHaveBeenLastCalledWith(expect.anything(), false);
   type('60');
   expect(field.value).toBe('60');
   expect(screen.getByRole('button', { name: 'Days on: more' }).getAttribute('aria-disabled')).toBe(

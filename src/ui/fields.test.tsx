@@ -4,6 +4,7 @@ import { ClockField } from './ClockField';
 import { Choice } from './Choice';
 import { Icon } from './icons/Icon';
 import { inTheme } from './testing/inTheme';
+import { Unreadable } from './unreadable';
 
 function Clock({ hourCycle }: { hourCycle: '12' | '24' }) {
   const [minute, setMinute] = useState(540);
@@ -26,9 +27,19 @@ test.each([
   expect(type(typed).value).toBe(shown);
 });
 
-test('what is no time is not taken: the last one comes back', () => {
-  inTheme(<Clock hourCycle="24" />);
-  expect(type('soon').value).toBe('09:00');
+test('what is no time stays as it was typed, is told at the field, and keeps its form from being kept', () => {
+  const onReport = jest.fn();
+  inTheme(
+    <Unreadable value={onReport}>
+      <Clock hourCycle="24" />
+    </Unreadable>,
+  );
+  expect(type('16:99').value).toBe('16:99');
+  expect(screen.getByRole('alert')).toHaveTextContent('“16:99” is no time of day.');
+  expect(onReport).toHaveBeenLastCalledWith(expect.anything(), true);
+  expect(type('16:59').value).toBe('16:59');
+  expect(screen.queryByRole('alert')).toBeNull();
+  expect(onReport).toHaveBeenLastCalledWith(expect.anything(), false);
 });
 
 test('a choice tells which of its options is chosen, and is changed by a press', () => {

@@ -1,0 +1,3 @@
+// First: what is open hears the browser's Back before the router does.
+import './src/ui/backStack';
+import 'expo-router/entry';

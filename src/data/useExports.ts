@@ -1,0 +1,61 @@
+import { count } from '@/core/time/words';
+import { sayFilesLeft } from '@/core/files/attached';
+import type { ExportedFile, ExportRequest, TableRequest } from '@/engine/exporter';
+import { download, downloadBlob } from './browser';
+import { useEngine } from './engineContext';
+import { useMessages } from './messages';
+
+/** Exports: what was asked for becomes a file of the browser's, told with what it leaves behind. */
+export function useExports() {
+  const { engine } = useEngine();
+  const { say, complain } = useMessages();
+
+  async function guarded(run: () => Promise<void>): Promise<boolean> {
+    try {
+      if (!engine) throw new Error('your calendars are still being opened.');
+      await run();
+      return true;
+    } catch (error) {
+      complain(`That could not be exported: ${(error as Error).message}`);
+      return false;
+    }
+  }
+
+  async function saveBeside({ beside }: ExportedFile) {
+    for (const { id, name } of beside) {
+      const content = await engine!.fileContent(id);
+      if (content) downloadBlob(name, content);
+    }
+  }
+
+  /** A calendar file; where it leaves files behind, the message offers it with them. */
+  const calendarFile = (request: ExportRequest): Promise<boolean> =>
+    guarded(async () => {
+      const file = await engine!.exportCalendars(request);
+      download(`${file.name}.ics`, file.text, 'text/calendar');
+      await saveBeside(file);
+      const { filesLeft } = file;
+      say(
+        `Exported ${count(file.events, 'event')} to ${file.name}.ics${sayFilesLeft(filesLeft)}`,
+        filesLeft.length
+          ? {
+              offers: [
+                {
+                  label: 'With its files',
+                  run: () => void calendarFile({ ...request, withFiles: true }),
+                },
+              ],
+            }
+          : {},
+      );
+    });
+
+  const table = (request: TableRequest): Promise<boolean> =>
+    guarded(async () => {
+      const file = await engine!.exportTable(request);
+      download(`${file.name}.csv`, file.text, 'text/csv');
+      say(`Exported ${count(file.events, 'line')} to ${file.name}.csv`);
+    });
+
+  return { calendarFile, table };
+}

@@ -1,0 +1,24 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { useMessages } from './messages';
+
+/** Tells the person of what failed where nobody waited for it: answers of the engine, and work that was only begun. */
+export function useTroubles(): void {
+  const { complain } = useMessages();
+  const client = useQueryClient();
+  useEffect(
+    () =>
+      client.getQueryCache().subscribe((event) => {
+        if (event.type === 'updated' && event.action.type === 'error')
+          complain(`Something could not be looked up: ${event.action.error.message}`);
+      }),
+    [client, complain],
+  );
+  useEffect(() => {
+    function tell({ reason }: PromiseRejectionEvent) {
+      complain(`Something did not work: ${reason instanceof Error ? reason.message : reason}`);
+    }
+    window.addEventListener('unhandledrejection', tell);
+    return () => window.removeEventListener('unhandledrejection', tell);
+  }, [complain]);
+}

@@ -1,0 +1,1 @@
+export { DayPicker as default } from 'react-day-picker';
