@@ -1,8 +1,7 @@
 import { Slot } from 'expo-router';
-import { useLayoutEffect } from 'react';
+import { useLayoutEffect, useMemo } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
-import { enGB, registerTranslation } from 'react-native-paper-dates';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { dayOfWall } from '@/core/time/civil';
 import { EngineProvider } from '@/data/engineContext';
@@ -14,11 +13,9 @@ import { pageStyle } from '@/ui/theme/pageStyle';
 import { paletteOf } from '@/ui/theme/palette';
 import { themeOf } from '@/ui/theme/theme';
 import { Today } from '@/ui/today';
+import { useIsStill } from '@/ui/useMedia';
 import { WeekNumbers } from '@/ui/weekNumbers';
 import { Shell } from './shell/Shell';
-
-registerTranslation('en-GB', enGB);
-registerTranslation('en', enGB);
 
 const PAPER_SETTINGS = {
   rippleEffectEnabled: false,
@@ -42,8 +39,14 @@ function ThemedApp() {
     for (const meta of document.querySelectorAll('meta[name="theme-color"]'))
       meta.setAttribute('content', palette.paper);
   }, [isDark, accent, text, line]);
+  const isStill = useIsStill();
+  const theme = useMemo(() => {
+    const usual = themeOf(isDark, accent, text);
+    // What the page's styles can't stop moves by script.
+    return isStill ? { ...usual, animation: { ...usual.animation, scale: 0 } } : usual;
+  }, [isDark, accent, text, isStill]);
   return (
-    <PaperProvider theme={themeOf(isDark, accent, text)} settings={PAPER_SETTINGS}>
+    <PaperProvider theme={theme} settings={PAPER_SETTINGS}>
       <Today value={today}>
         <WeekNumbers value={settings.hasWeekNumbers}>
           <Shell>

@@ -2,7 +2,7 @@ import { useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { count } from '@/core/time/words';
-import { download } from '@/data/browser';
+import { download, downloadBlob } from '@/data/browser';
 import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
 import { usePreferences } from '@/data/preferences';
@@ -36,6 +36,7 @@ function RestoreDialog({
 }) {
   const preferences = usePreferences();
   const total = changes(preview);
+  const { files } = preview;
   const used = preview.kinds.filter(({ inBackup, gone }) => inBackup > 0 || gone > 0);
   return (
     <Dialog
@@ -44,8 +45,16 @@ function RestoreDialog({
       footer={
         <>
           <Button onPress={onClose}>Cancel</Button>
-          <Button mode="contained" disabled={total === 0} onPress={onRestore}>
-            {total === 0 ? 'Nothing is different' : 'Restore it'}
+          <Button
+            mode="contained"
+            disabled={total === 0 && files.missing === 0}
+            onPress={onRestore}
+          >
+            {total > 0
+              ? 'Restore it'
+              : files.missing > 0
+                ? 'Bring the files back'
+                : 'Nothing is different'}
           </Button>
         </>
       }
@@ -61,7 +70,14 @@ function RestoreDialog({
             </Text>
           ))}
         </View>
-        {preview.files > 0 && <Text>{count(preview.files, 'attached file')} in it.</Text>}
+        {files.inBackup > 0 && (
+          <Text>
+            {count(files.inBackup, 'attached file')} in it
+            {files.missing > 0
+              ? `; ${count(files.missing, 'is', 'are')} missing here and brought back.`
+              : ', all of them here.'}
+          </Text>
+        )}
         {preview.bad.length > 0 && (
           <>
             <Text role="alert">
@@ -103,10 +119,17 @@ export function BackupCard() {
   async function backUp() {
     if (!engine) return;
     const now = Date.now();
-    const text = await engine.backup(now);
     const name = `Orderly Week backup ${new Date(now).toISOString().slice(0, 10)}.json`;
-    download(name, text, 'application/json');
-    say(`Saved everything to ${name}`);
+    try {
+      const { file, records, files, aside } = await engine.backup(now);
+      downloadBlob(name, file);
+      const more = aside ? `, ${count(aside, 'record')} that could not be read` : '';
+      say(
+        `Saved everything to ${name}: ${count(records, 'record')}, ${count(files, 'file')}${more}`,
+      );
+    } catch (error) {
+      complain(`No backup was made. ${(error as Error).message}`);
+    }
   }
 
   async function look(file: File) {
@@ -120,7 +143,7 @@ export function BackupCard() {
   async function restore() {
     setPreview(null);
     try {
-      if (engine) say(await engine.restore(Date.now()), 'undo');
+      if (engine) say(await engine.restore(Date.now()), { offers: ['undo'] });
     } catch (error) {
       complain(`That could not be restored: ${(error as Error).message}`);
     }

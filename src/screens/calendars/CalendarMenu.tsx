@@ -1,14 +1,10 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { sayFilesLeft } from '@/core/files/attached';
 import { canShowAsBefore, showAsBefore, showOnly } from '@/core/calendars/showing';
 import type { Calendar } from '@/core/model/calendar';
-import { count } from '@/core/time/words';
 import { useActions } from '@/data/actions';
-import { download } from '@/data/browser';
-import { useEngine } from '@/data/engineContext';
-import { useMessages } from '@/data/messages';
 import { usePreferences } from '@/data/preferences';
+import { useExports } from '@/data/useExports';
 import { Dialog } from '@/ui/Dialog';
 import type { MenuItem } from '@/ui/Menu';
 import { MenuList } from '@/ui/Menu';
@@ -19,8 +15,8 @@ import { MergeDialog } from './MergeDialog';
 interface Props {
   calendar: Calendar;
   calendars: readonly Calendar[];
-  /** Told when what is shown everywhere is chosen anew. */
-  onShowing?(): void;
+  /** Where a window has calendars of its own: shows this one alone in it. */
+  onOnlyHere?(): void;
   onClose(): void;
 }
 
@@ -49,23 +45,15 @@ export function useShowing(calendars: readonly Calendar[]) {
 }
 
 /** Everything that can be done to a calendar. */
-export function CalendarMenu({ calendar, calendars, onShowing, onClose }: Props) {
+export function CalendarMenu({ calendar, calendars, onOnlyHere, onClose }: Props) {
   const { work, editCalendar, set } = useActions();
   const { settings } = usePreferences();
-  const { engine } = useEngine();
-  const { say } = useMessages();
+  const exports = useExports();
   const showing = useShowing(calendars);
   const [open, setOpen] = useState<'edit' | 'merge' | 'feed' | null>(null);
   const { id, name, kind, feed } = calendar;
 
-  async function exportIt() {
-    if (!engine) return;
-    const file = await engine.exportCalendars({ calendarIds: [id] });
-    download(`${file.name}.ics`, file.text, 'text/calendar');
-    say(
-      `Exported ${count(file.events, 'event')} to ${file.name}.ics${sayFilesLeft(file.filesLeft)}`,
-    );
-  }
+  const exportIt = () => exports.calendarFile({ calendarIds: [id] });
 
   if (open === 'edit') return <CalendarDialog {...{ calendar, calendars, onClose }} />;
   if (open === 'merge') return <MergeDialog {...{ calendar, calendars, onClose }} />;
@@ -79,22 +67,20 @@ export function CalendarMenu({ calendar, calendars, onShowing, onClose }: Props)
   };
   const items: MenuItem[] = [
     {
-      label: 'Only this one',
+      label: onOnlyHere ? 'Only this one, in this window' : 'Only this one',
       icon: 'eye-outline',
       onPress: () => {
-        onShowing?.();
-        then(showing.only(calendar));
+        if (!onOnlyHere) return then(showing.only(calendar));
+        onClose();
+        onOnlyHere();
       },
     },
-    ...(showing.canGoBack
+    ...(showing.canGoBack && !onOnlyHere
       ? [
           {
             label: 'Show as before',
             icon: 'restore',
-            onPress: () => {
-              onShowing?.();
-              then(showing.back());
-            },
+            onPress: () => then(showing.back()),
           },
         ]
       : []),

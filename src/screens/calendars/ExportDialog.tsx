@@ -3,15 +3,13 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { OutColumn } from '@/core/files/csv/write';
 import { OUT_COLUMNS } from '@/core/files/csv/write';
-import { sayFilesLeft } from '@/core/files/attached';
 import type { Calendar } from '@/core/model/calendar';
 import { civilDate, dayNumber } from '@/core/time/civil';
-import { count } from '@/core/time/words';
-import { download } from '@/data/browser';
-import { useEngine } from '@/data/engineContext';
-import { useMessages } from '@/data/messages';
+import { lastInSight } from '@/data/inSight';
 import { usePreferences } from '@/data/preferences';
+import { useExports } from '@/data/useExports';
 import { CalendarChip } from '@/ui/CalendarChip';
+import { Check } from '@/ui/Check';
 import { Choice } from '@/ui/Choice';
 import { DayField } from '@/ui/DayField';
 import { Dialog } from '@/ui/Dialog';
@@ -30,18 +28,25 @@ const COLUMNS = (Object.keys(OUT_COLUMNS) as OutColumn[]).map((value) => ({
   label: OUT_COLUMNS[value],
 }));
 
+/** The days that the sheet showed last; before it showed any, this year. The last is included. */
+function daysToBegin(today: number): { from: number; to: number } {
+  const last = lastInSight();
+  if (last) return { from: last.fromDay, to: last.toDay - 1 };
+  const { year } = civilDate(today);
+  return { from: dayNumber(year, 1, 1), to: dayNumber(year, 12, 31) };
+}
+
 /** Which calendars, of which time, go out in which kind of file. */
 export function ExportDialog({ calendars, today, onClose }: Props) {
-  const { engine } = useEngine();
-  const { say, complain } = useMessages();
+  const exports = useExports();
   const { zone, wording, firstWeekday } = usePreferences();
-  const { year } = civilDate(today);
   const [kind, setKind] = useState<'ics' | 'csv'>('ics');
   const [time, setTime] = useState<'all' | 'period' | 'chosen'>('all');
   const [ids, setIds] = useState(() => calendars.map(({ id }) => id));
-  const [days, setDays] = useState({ from: dayNumber(year, 1, 1), to: dayNumber(year, 12, 31) });
+  const [days, setDays] = useState(() => daysToBegin(today));
   const [eventIds, setEventIds] = useState<string[]>([]);
   const [columns, setColumns] = useState(() => COLUMNS.map(({ value }) => value));
+  const [withFiles, setWithFiles] = useState(false);
   const isTable = kind === 'csv';
   const isChosen = !isTable && time === 'chosen';
   const hasPeriod = isTable || time === 'period';
@@ -52,30 +57,19 @@ export function ExportDialog({ calendars, today, onClose }: Props) {
     (!isChosen || eventIds.length > 0);
 
   async function exportIt() {
-    if (!engine) return;
     const calendarIds = ids.length === calendars.length ? null : ids;
     const period = { fromDay: days.from, toDay: days.to + 1, zone };
-    try {
-      const file = isTable
-        ? await engine.exportTable({
-            calendarIds,
-            period,
-            // In their usual order, whatever the order of the presses.
-            columns: COLUMNS.flatMap(({ value }) => (columns.includes(value) ? [value] : [])),
-          })
-        : await engine.exportCalendars({
-            calendarIds,
-            ...(hasPeriod && { period }),
-            ...(isChosen && { eventIds }),
-          });
-      download(`${file.name}.${kind}`, file.text, isTable ? 'text/csv' : 'text/calendar');
-      say(
-        `Exported ${count(file.events, isTable ? 'line' : 'event')} to ${file.name}.${kind}${sayFilesLeft(file.filesLeft)}`,
-      );
-      onClose();
-    } catch (error) {
-      complain(`That could not be exported: ${(error as Error).message}`);
-    }
+    // In their usual order, whatever the order of the presses.
+    const inOrder = COLUMNS.flatMap(({ value }) => (columns.includes(value) ? [value] : []));
+    const isDone = isTable
+      ? await exports.table({ calendarIds, period, columns: inOrder })
+      : await exports.calendarFile({
+          calendarIds,
+          withFiles,
+          ...(hasPeriod && { period }),
+          ...(isChosen && { eventIds }),
+        });
+    if (isDone) onClose();
   }
 
   const day = { wording, firstWeekday };
@@ -149,6 +143,13 @@ export function ExportDialog({ calendars, today, onClose }: Props) {
               {...day}
             />
           </View>
+        )}
+        {!isTable && (
+          <Check
+            label="With attached files: inside it up to 2 MB each, larger ones beside it"
+            isOn={withFiles}
+            onChange={setWithFiles}
+          />
         )}
         {isTable && (
           <ToggleGroup name="Columns" options={COLUMNS} chosen={columns} onChange={setColumns} />

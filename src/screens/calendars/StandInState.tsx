@@ -23,6 +23,7 @@ export function StandInState({ address }: { address: string }) {
   async function become(state: string) {
     const answer = await fetch(`/feeds/${name}/state?is=${state}${copy ? `&${copy}` : ''}`, {
       method: 'POST',
+      headers: { 'X-Orderly-Week': 'stand-in' },
     }).catch(() => null);
     if (answer?.ok) say('Done. Look again to see it here.');
     else complain('The stand-in’s server does not answer.');

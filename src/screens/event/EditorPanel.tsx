@@ -31,6 +31,7 @@ import { InkChoice } from '@/ui/InkChoice';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Choice } from '@/ui/Choice';
 import { TextField } from '@/ui/TextField';
+import { Unreadable, useReadable } from '@/ui/unreadable';
 import { usePalette } from '@/ui/theme/theme';
 import { AVAILABILITIES } from './choices';
 import { ExceptionList } from './ExceptionList';
@@ -73,6 +74,7 @@ export function EditorPanel(props: Props) {
   const [isRepeatOpen, setRepeatOpen] = useState(false);
   const [areLooksOpen, setLooksOpen] = useState(false);
   const categories = useCategories();
+  const { isReadable, report } = useReadable();
   const name = isNew ? NEW_EVENT : dateKey === null ? latest.id : `${latest.id}@${dateKey}`;
   const editor = useEditor(latest, dateKey, preferences, { name, isNew });
   const close = useLeaving(editor, isNew, onDone);
@@ -140,134 +142,140 @@ export function EditorPanel(props: Props) {
   const said = (draft && saySeries(draft, instant, wording)) ?? 'Once';
 
   return (
-    <PanelFrame
-      title={isNew ? 'New event' : `Edit “${titleOf(date)}”`}
-      onClose={onDone}
-      footer={
-        <>
-          <Button onPress={close.done}>Cancel</Button>
-          <Button mode="contained" onPress={() => void keep()} disabled={problem !== null}>
-            Keep
-          </Button>
-        </>
-      }
-    >
-      {editor.isTakenUp && (
-        <View role="status" style={[styles.takenUp, { backgroundColor: palette.amberWash }]}>
-          <Text style={styles.grow}>With your changes from before, which were not kept yet.</Text>
-          <Button compact onPress={editor.startOver}>
-            Start over
-          </Button>
-        </View>
-      )}
-      {isInSeries && (
-        <Text variant="bodySmall" style={{ color: palette.dim }}>
-          One date of a series. Which dates a change reaches is asked when you keep it.
-        </Text>
-      )}
-      {text('title', 'Title')}
-      <CalendarChoice
-        calendars={calendars}
-        chosenId={form.calendarId}
-        onChoose={(id) => setValue('calendarId', id)}
-      />
-      <TimesFields
-        times={form}
-        preferences={preferences}
-        onChange={(times) => {
-          setValue('wholeDay', times.wholeDay);
-          setValue('startDay', times.startDay);
-          setValue('endDay', times.endDay);
-          setValue('startMinute', times.startMinute);
-          setValue('endMinute', times.endMinute);
-        }}
-      />
-      {!form.wholeDay && (
-        <ZoneFields
-          zone={form.zone}
-          endZone={form.endZone}
-          at={instantOf(spanOf(form).start, form.zone, home)}
+    <Unreadable value={report}>
+      <PanelFrame
+        title={isNew ? 'New event' : `Edit “${titleOf(date)}”`}
+        onClose={onDone}
+        footer={
+          <>
+            <Button onPress={close.done}>Cancel</Button>
+            <Button
+              mode="contained"
+              onPress={() => void keep()}
+              disabled={problem !== null || !isReadable}
+            >
+              Keep
+            </Button>
+          </>
+        }
+      >
+        {editor.isTakenUp && (
+          <View role="status" style={[styles.takenUp, { backgroundColor: palette.amberWash }]}>
+            <Text style={styles.grow}>With your changes from before, which were not kept yet.</Text>
+            <Button compact onPress={editor.startOver}>
+              Start over
+            </Button>
+          </View>
+        )}
+        {isInSeries && (
+          <Text variant="bodySmall" style={{ color: palette.dim }}>
+            One date of a series. Which dates a change reaches is asked when you keep it.
+          </Text>
+        )}
+        {text('title', 'Title')}
+        <CalendarChoice
+          calendars={calendars}
+          chosenId={form.calendarId}
+          onChoose={(id) => setValue('calendarId', id)}
+        />
+        <TimesFields
+          times={form}
           preferences={preferences}
-          elsewhere={elsewhere}
-          onChange={(zones) => {
-            setValue('zone', zones.zone);
-            setValue('endZone', zones.endZone);
+          onChange={(times) => {
+            setValue('wholeDay', times.wholeDay);
+            setValue('startDay', times.startDay);
+            setValue('endDay', times.endDay);
+            setValue('startMinute', times.startMinute);
+            setValue('endMinute', times.endMinute);
           }}
         />
-      )}
-      <Understood
-        icon="repeat"
-        name="Repeats"
-        value={said}
-        isOpen={isRepeatOpen}
-        onPress={() => setRepeatOpen((last) => !last)}
-      />
-      {isRepeatOpen && (
-        <RepeatFields
-          repeat={repeat}
-          day={form.startDay}
-          preferences={preferences}
-          onChange={editor.setRepeat}
-        />
-      )}
-      {span && (isInSeries || draft?.rule === undefined) && (
-        <Consequences
-          span={span}
-          isBooked={form.availability !== 'free'}
-          ownEventId={event.id}
-          preferences={preferences}
-        />
-      )}
-      {draft && isSeries(draft) && <Outlook event={draft} preferences={preferences} />}
-      {isInSeries && <ExceptionList event={latest} wording={wording} />}
-      {text('place', 'Place')}
-      {text('notes', 'Notes', 4)}
-      {text('link', 'Link')}
-      <Choice
-        name="While it lasts I am"
-        value={form.availability}
-        options={AVAILABILITIES}
-        onChoose={(value) => setValue('availability', value)}
-      />
-      {categories.length > 0 && (
-        <>
-          <Text variant="bodySmall" style={{ color: palette.dim }}>
-            Categories
-          </Text>
-          <CategoryChips
-            categories={categories}
-            chosen={form.categoryIds}
-            onChange={(ids) => setValue('categoryIds', ids)}
+        {!form.wholeDay && (
+          <ZoneFields
+            zone={form.zone}
+            endZone={form.endZone}
+            at={instantOf(spanOf(form).start, form.zone, home)}
+            preferences={preferences}
+            elsewhere={elsewhere}
+            onChange={(zones) => {
+              setValue('zone', zones.zone);
+              setValue('endZone', zones.endZone);
+            }}
           />
-        </>
-      )}
-      <Understood
-        icon="palette-outline"
-        name="Ink and icon"
-        value={sayLooks(form)}
-        isOpen={areLooksOpen}
-        onPress={() => setLooksOpen((last) => !last)}
-      />
-      {areLooksOpen && (
-        <>
-          <InkChoice
-            name="Its own ink"
-            ink={form.inkOverride ?? null}
-            onChoose={(ink) => setValue('inkOverride', ink)}
+        )}
+        <Understood
+          icon="repeat"
+          name="Repeats"
+          value={said}
+          isOpen={isRepeatOpen}
+          onPress={() => setRepeatOpen((last) => !last)}
+        />
+        {isRepeatOpen && (
+          <RepeatFields
+            repeat={repeat}
+            day={form.startDay}
+            preferences={preferences}
+            onChange={editor.setRepeat}
           />
-          {form.inkOverride && (
-            <Button onPress={() => setValue('inkOverride', undefined)}>As its calendar</Button>
-          )}
-          <IconChoice icon={form.icon} onChoose={(icon) => setValue('icon', icon)} />
-        </>
-      )}
-      <Choice
-        name="Who may see what it is"
-        value={form.visibility}
-        options={VISIBILITIES}
-        onChoose={(value) => setValue('visibility', value)}
-      />
-    </PanelFrame>
+        )}
+        {span && (isInSeries || draft?.rule === undefined) && (
+          <Consequences
+            span={span}
+            isBooked={form.availability !== 'free'}
+            ownEventId={event.id}
+            preferences={preferences}
+          />
+        )}
+        {draft && isSeries(draft) && <Outlook event={draft} preferences={preferences} />}
+        {isInSeries && <ExceptionList event={latest} wording={wording} />}
+        {text('place', 'Place')}
+        {text('notes', 'Notes', 4)}
+        {text('link', 'Link')}
+        <Choice
+          name="While it lasts I am"
+          value={form.availability}
+          options={AVAILABILITIES}
+          onChoose={(value) => setValue('availability', value)}
+        />
+        {categories.length > 0 && (
+          <>
+            <Text variant="bodySmall" style={{ color: palette.dim }}>
+              Categories
+            </Text>
+            <CategoryChips
+              categories={categories}
+              chosen={form.categoryIds}
+              onChange={(ids) => setValue('categoryIds', ids)}
+            />
+          </>
+        )}
+        <Understood
+          icon="palette-outline"
+          name="Ink and icon"
+          value={sayLooks(form)}
+          isOpen={areLooksOpen}
+          onPress={() => setLooksOpen((last) => !last)}
+        />
+        {areLooksOpen && (
+          <>
+            <InkChoice
+              name="Its own ink"
+              ink={form.inkOverride ?? null}
+              onChoose={(ink) => setValue('inkOverride', ink)}
+            />
+            {form.inkOverride && (
+              <Button onPress={() => setValue('inkOverride', undefined)}>As its calendar</Button>
+            )}
+            <IconChoice icon={form.icon} onChoose={(icon) => setValue('icon', icon)} />
+          </>
+        )}
+        <Choice
+          name="Who may see what it is"
+          value={form.visibility}
+          options={VISIBILITIES}
+          onChoose={(value) => setValue('visibility', value)}
+        />
+      </PanelFrame>
+    </Unreadable>
   );
 }
 

@@ -1,18 +1,16 @@
 import { useState } from 'react';
 import { ScrollView, StyleSheet } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import { sayFilesLeft } from '@/core/files/attached';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { dateAsEvent } from '@/core/editing/series/dates';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
-import { count } from '@/core/time/words';
+import { dayOfWall } from '@/core/time/civil';
 import { titleOf } from '@/core/model/titleOf';
 import { useActions } from '@/data/actions';
-import { download } from '@/data/browser';
-import { useEngine } from '@/data/engineContext';
-import { useMessages } from '@/data/messages';
 import { useCategories, useEvent } from '@/data/queries';
+import { useCopyAddress } from '@/data/useCopyAddress';
+import { useExports } from '@/data/useExports';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { CategoryChips } from '@/ui/CategoryChips';
 import { Choice } from '@/ui/Choice';
@@ -48,8 +46,8 @@ const TITLES: Record<Part, string> = {
 /** What can be done to an event without opening it. */
 export function EventMenu(props: Props) {
   const { occurrence: o, calendars, onClose } = props;
-  const { engine } = useEngine();
-  const { say } = useMessages();
+  const exports = useExports();
+  const copyAddress = useCopyAddress();
   const { data: event } = useEvent(o.eventId);
   const categories = useCategories();
   const { editById, remove, removeDates } = useActions();
@@ -78,14 +76,7 @@ export function EventMenu(props: Props) {
     }
   };
 
-  async function exportIt() {
-    const file = await engine?.exportCalendars({ calendarIds: null, eventIds: [o.eventId] });
-    if (!file) return;
-    download(`${file.name}.ics`, file.text, 'text/calendar');
-    say(
-      `Exported ${count(file.events, 'event')} to ${file.name}.ics${sayFilesLeft(file.filesLeft)}`,
-    );
-  }
+  const exportIt = () => exports.calendarFile({ calendarIds: null, eventIds: [o.eventId] });
 
   if (part) {
     return (
@@ -175,7 +166,12 @@ export function EventMenu(props: Props) {
           },
         ]
       : []),
-    { label: 'Export this one', icon: 'calendar-export', onPress: leave(() => void exportIt()) },
+    {
+      label: 'Copy its address',
+      icon: 'link-variant',
+      onPress: leave(() => void copyAddress({ day: dayOfWall(o.start), event: o.id })),
+    },
+    { label: 'Export this one', icon: 'calendar-export', onPress: leave(exportIt) },
     ...(isOwn && isSeries
       ? [
           {

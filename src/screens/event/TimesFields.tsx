@@ -30,7 +30,7 @@ export function TimesFields({ times, preferences, onChange }: Props) {
         />
         <Text>Whole day</Text>
       </View>
-      <View style={styles.row}>
+      <View style={[styles.row, styles.tops]}>
         <DayField
           label={times.wholeDay ? 'First day' : 'Starts on'}
           day={times.startDay}
@@ -46,7 +46,7 @@ export function TimesFields({ times, preferences, onChange }: Props) {
           />
         )}
       </View>
-      <View style={styles.row}>
+      <View style={[styles.row, styles.tops]}>
         <DayField
           label={times.wholeDay ? 'Last day' : 'Ends on'}
           day={times.endDay}
@@ -76,4 +76,6 @@ export function TimesFields({ times, preferences, onChange }: Props) {
 const styles = StyleSheet.create({
   all: { gap: 8 },
   row: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  // What is told under one field moves the other nowhere.
+  tops: { alignItems: 'flex-start' },
 });

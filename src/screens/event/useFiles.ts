@@ -3,6 +3,7 @@ import { useActions } from '@/data/actions';
 import { downloadBlob } from '@/data/browser';
 import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
+import { hasRoomFor } from '@/data/persistence';
 import type { Attachment } from '@/engine/keeper';
 
 /** What can be done with files on events. */
@@ -16,8 +17,12 @@ export function useFiles() {
       if (!engine) return;
       const kept: Attachment[] = [];
       for (const file of files) {
+        if (!(await hasRoomFor(file.size))) {
+          complain(`${file.name} was not attached: the browser has no room for it.`);
+          continue;
+        }
         try {
-          kept.push(await engine.keepFile(file));
+          kept.push(await engine.keepFile(file, Date.now()));
         } catch (error) {
           complain((error as Error).message);
         }

@@ -87,7 +87,7 @@ export function useImport() {
       setState({ step: 'keeping', preview, table });
       try {
         const { added, updated, label } = await engine.applyImport(target, Date.now());
-        say(label, added + updated > 0 ? 'undo' : null);
+        say(label, { offers: added + updated > 0 ? ['undo'] : [] });
         setState({ step: 'done', text: `${label}: ${added} new, ${updated} updated.` });
       } catch (error) {
         setState({ step: 'choose', problem: (error as Error).message });

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { useState } from 'react';
 import { ScrollView, StyleSheet } from 'react-native';
 import { Button } from 'react-native-paper';
@@ -13,22 +14,28 @@ import { CalendarChip } from '@/ui/CalendarChip';
  */
 export function CalendarStrip({
   calendars,
+  everywhere,
   preferences,
   hasCategories,
-  onShowHere,
-  onShowEverywhere,
+  hereIds,
+  onHere,
+  first,
 }: {
+  /** With `shown` as this window has it. */
   calendars: readonly Calendar[];
+  /** With `shown` as the app has it. */
+  everywhere: readonly Calendar[];
   preferences: Preferences;
   hasCategories: boolean;
-  /** Shows or hides a calendar in this window alone; null where that holds everywhere. */
-  onShowHere: ((calendar: Calendar, isShown: boolean) => void) | null;
-  /** What is shown everywhere was chosen: this window has no choice of its own any more. */
-  onShowEverywhere(): void;
+  /** The calendars that this window shows by a choice of its own; null where it shows what the app does. */
+  hereIds: readonly string[] | null;
+  onHere(ids: string[] | null): void;
+  /** Stands before the chips, and scrolls with them. */
+  first: ReactNode;
 }) {
   const { settings } = preferences;
   const { show, set } = useActions();
-  const showing = useShowing(calendars);
+  const showing = useShowing(everywhere);
   const [menuFor, setMenuFor] = useState<string | null>(null);
   const chosen = calendars.find(({ id }) => id === menuFor);
   const isByCategory = settings.colourBy === 'category';
@@ -43,18 +50,28 @@ export function CalendarStrip({
         style={styles.strip}
         contentContainerStyle={styles.chips}
       >
-        {showing.canGoBack && (
+        {first}
+        {hereIds ? (
           <Button
             mode="contained-tonal"
             icon="restore"
+            accessibilityLabel="This window shows calendars of its own: show those of the whole app"
             style={styles.button}
-            onPress={() => {
-              onShowEverywhere();
-              void showing.back();
-            }}
+            onPress={() => onHere(null)}
           >
-            As before
+            Only here
           </Button>
+        ) : (
+          showing.canGoBack && (
+            <Button
+              mode="contained-tonal"
+              icon="restore"
+              style={styles.button}
+              onPress={() => void showing.back()}
+            >
+              As before
+            </Button>
+          )
         )}
         {calendars
           .filter(({ listed }) => listed)
@@ -65,8 +82,12 @@ export function CalendarStrip({
               role="switch"
               isOn={calendar.shown}
               onPress={() =>
-                onShowHere
-                  ? onShowHere(calendar, !calendar.shown)
+                hereIds
+                  ? onHere(
+                      calendar.shown
+                        ? hereIds.filter((id) => id !== calendar.id)
+                        : [...hereIds, calendar.id],
+                    )
                   : void show(calendar, !calendar.shown)
               }
               onMenu={() => setMenuFor(calendar.id)}
@@ -91,8 +112,8 @@ export function CalendarStrip({
       {chosen && (
         <CalendarMenu
           calendar={chosen}
-          calendars={calendars}
-          onShowing={onShowEverywhere}
+          calendars={everywhere}
+          {...(hereIds && { onOnlyHere: () => onHere([chosen.id]) })}
           onClose={() => setMenuFor(null)}
         />
       )}

@@ -2,10 +2,14 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 import { Title } from '@/ui/Title';
 import { usePalette, textPx } from '@/ui/theme/theme';
+import { useIsWide } from '@/ui/useIsWide';
 
 interface Props {
   title: string;
-  subtitle: string;
+  /** What stands under the title. */
+  under: string;
+  /** How much is booked; empty where that is not said. */
+  booked: string;
   /** What the ways back and on turn over: "Week". */
   turnName: string;
   onPickDate(): void;
@@ -16,33 +20,66 @@ interface Props {
   onZones(): void;
 }
 
+/** On a phone the hours have a place of their own, which a finger can hit (see `HoursChip`). */
+function Heading({ title, under, booked, onPickDate, onLoad }: Props) {
+  const { dim } = usePalette();
+  const isWide = useIsWide();
+  const range = (
+    <Title level={1} style={styles.range}>
+      {title}
+    </Title>
+  );
+  const small = (text: string) => (
+    <Text variant="bodySmall" style={{ color: dim }} numberOfLines={1}>
+      {text}
+    </Text>
+  );
+  const name = `${title}: choose a date`;
+  if (!isWide) {
+    return (
+      <Pressable role="button" aria-label={name} onPress={onPickDate} style={styles.title}>
+        {range}
+        {small(under)}
+      </Pressable>
+    );
+  }
+  const all = [under, booked].filter(Boolean).join(' · ');
+  return (
+    <View style={styles.title}>
+      <Pressable role="button" aria-label={name} onPress={onPickDate}>
+        {range}
+      </Pressable>
+      <Pressable role="button" aria-label={`${all}: show the hours`} onPress={onLoad}>
+        {small(all)}
+      </Pressable>
+    </View>
+  );
+}
+
+/** On a phone: how much is booked, and the way to the hours. */
+export function HoursChip({ booked, onLoad }: Pick<Props, 'booked' | 'onLoad'>) {
+  const { hairline, sheet } = usePalette();
+  const said = booked || 'Hours';
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${said}: show the hours`}
+      onPress={onLoad}
+      style={[styles.hours, { borderColor: hairline, backgroundColor: sheet }]}
+    >
+      <Text style={styles.booked}>{said}</Text>
+    </Pressable>
+  );
+}
+
 /** What is shown, and the way back, to today and on. */
-export function PlanHeader({
-  title,
-  subtitle,
-  turnName,
-  onLoad,
-  onPickDate,
-  onTurn,
-  onToday,
-  onZones,
-}: Props) {
+export function PlanHeader(props: Props) {
+  const { turnName, onTurn, onToday, onZones } = props;
   const palette = usePalette();
   const button = [styles.button, { borderColor: palette.hairline, backgroundColor: palette.sheet }];
   return (
     <View style={styles.header}>
-      <View style={styles.title}>
-        <Pressable role="button" aria-label={`${title}: choose a date`} onPress={onPickDate}>
-          <Title level={1} style={styles.range}>
-            {title}
-          </Title>
-        </Pressable>
-        <Pressable role="button" aria-label={`${subtitle}: show the hours`} onPress={onLoad}>
-          <Text variant="bodySmall" style={{ color: palette.dim }} numberOfLines={1}>
-            {subtitle}
-          </Text>
-        </Pressable>
-      </View>
+      <Heading {...props} />
       <IconButton
         icon="earth"
         size={20}
@@ -83,6 +120,15 @@ const styles = StyleSheet.create({
   },
   title: { flex: 1, minWidth: 0 },
   range: { fontSize: textPx(23) },
-  button: { borderWidth: 1, borderRadius: 10, width: 40, height: 40, margin: 0 },
+  // With its border, so that 40 px take the press.
+  button: { borderWidth: 1, borderRadius: 10, width: 42, height: 42, margin: 0 },
   today: { width: 64, alignItems: 'center', justifyContent: 'center' },
+  hours: {
+    height: 40,
+    paddingHorizontal: 10,
+    borderWidth: 1,
+    borderRadius: 9,
+    justifyContent: 'center',
+  },
+  booked: { fontWeight: '600', fontVariant: ['tabular-nums'] },
 });

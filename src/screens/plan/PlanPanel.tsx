@@ -241,6 +241,7 @@ export function PlanPanel(props: Props) {
             onShow(dayOfWall(span.start));
             onClose();
           }}
+          onWork={panel.isDay ? () => onPanel({ kind: 'workday', day: panel.day }) : null}
           onClose={onClose}
         />
       );

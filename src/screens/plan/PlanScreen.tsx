@@ -10,6 +10,7 @@ import { count } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import { turnName } from '@/core/view/spanWords';
 import { useActions } from '@/data/actions';
+import { useTellInSight } from '@/data/inSight';
 import { useMessages } from '@/data/messages';
 import { useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
@@ -21,7 +22,7 @@ import { CalendarStrip } from './CalendarStrip';
 import { Margin } from './Margin';
 import type { Asked } from './PlanDialogs';
 import { PlanDialogs } from './PlanDialogs';
-import { PlanHeader } from './PlanHeader';
+import { HoursChip, PlanHeader } from './PlanHeader';
 import { PlanPanel } from './PlanPanel';
 import { PanelHeight } from './panels/PanelFrame';
 import { Ruler, RULER_HEIGHT } from './Ruler';
@@ -29,12 +30,13 @@ import { SeenAs } from './SeenAs';
 import { SheetForm } from './SheetForm';
 import { useMoves } from './useMoves';
 import type { Panel } from './usePlan';
-import { selectedIn, useAskedFor } from './usePlan';
+import { selectedIn } from './usePlan';
+import { bringDay, useReveal } from './useReveal';
 import { useSheetContent } from './useSheetContent';
 import { useSheetPlace } from './useSheetPlace';
 import { FORM_NEEDS, FORM_WORDS } from './view/forms';
 import { usePlaceHistory } from './usePlaceHistory';
-import { usePlanKeys } from './usePlanKeys';
+import { usePlanKeys, useRemoveKey } from './usePlanKeys';
 import { useZoom } from './useZoom';
 import { PastUntil, usePastUntil } from './sheet/barColours';
 import { showsSingleDays, suits } from '@/core/view/forms';
@@ -57,7 +59,6 @@ export function PlanScreen() {
   const clock = seenAs ?? chosen.clock;
   const today = dayOfWall(useWallNow(clock));
   const place = useSheetPlace(chosen, today);
-  usePlaceHistory(place);
   const { view, range, setting } = place;
   const sheet = useRef<View>(null);
   const { zoom, by: zoomBy } = useZoom(
@@ -104,14 +105,27 @@ export function PlanScreen() {
   const content = useSheetContent(place, preferences, { today, calendars });
   const lensing = useLensPicking(place, preferences, today);
   const { setLens } = useActions();
-  const { occurrences, cut, title, subtitle } = content;
+  const { occurrences, cut, title } = content;
 
   // The day that a jotted line without a date means: today when it is in sight, else the first shown.
   const dayMeant = today >= range.from && today < range.to ? today : range.from;
-  // Forms that show no single events give way to the week.
-  useAskedFor(occurrences, dayMeant, setPanel, (day) =>
-    content.shown ? place.goTo(day) : place.showSpan({ kind: 'week' }, day),
-  );
+  const reveal = useReveal({
+    place,
+    content,
+    calendars: everywhere,
+    clock,
+    dayMeant,
+    setPanel,
+  });
+  usePlaceHistory({
+    place,
+    event: panel?.kind === 'details' ? panel.occurrence.id : null,
+    onEvent: (id) => {
+      if (id !== null) reveal(id, false);
+      else setPanel((last) => (last?.kind === 'details' ? null : last));
+    },
+  });
+  useTellInSight(range, content.sight, clock);
 
   const open = useCallback(
     (occurrence: Occurrence) => setPanel({ kind: 'details', occurrence }),
@@ -123,6 +137,7 @@ export function PlanScreen() {
         kind: 'add',
         span: { start: day * DAY, end: (day + 1) * DAY, wholeDay: true },
         day,
+        isDay: true,
       }),
     [],
   );
@@ -159,8 +174,19 @@ export function PlanScreen() {
         return setDialog(action.kind);
     }
   });
+  useRemoveKey((id) => void moves.remove(id));
   const close = () => setPanel(null);
   const weekStart = startOfWeek(range.from, firstWeekday);
+  const filterButton = (
+    <FilterButton
+      filter={view.filter}
+      categories={categories}
+      hidden={content.hidden}
+      isOpen={dialog === 'filter'}
+      onOpen={(isOpen) => setDialog(isOpen ? 'filter' : null)}
+      onFilter={(filter) => place.show({ ...view, filter })}
+    />
+  );
   return (
     <View style={styles.all}>
       <Head>
@@ -169,7 +195,8 @@ export function PlanScreen() {
       <View style={styles.plan}>
         <PlanHeader
           title={title}
-          subtitle={subtitle}
+          under={content.under}
+          booked={content.booked}
           turnName={turnName(view.span, setting)}
           onPickDate={() => setDialog('date')}
           onLoad={() => setPanel({ kind: 'load' })}
@@ -215,29 +242,22 @@ export function PlanScreen() {
             onNextSeven={() => place.showSpan({ kind: 'days', count: DAYS }, today)}
             onPeriods={() => setDialog('periods')}
           />
-          <FilterButton
-            filter={view.filter}
-            categories={categories}
-            hidden={content.hidden}
-            isOpen={dialog === 'filter'}
-            onOpen={(isOpen) => setDialog(isOpen ? 'filter' : null)}
-            onFilter={(filter) => place.show({ ...view, filter })}
-          />
+          {isWide && filterButton}
           <CalendarStrip
             calendars={calendars}
             preferences={preferences}
             hasCategories={categories.length > 0}
-            onShowHere={
-              calendarIds &&
-              (({ id }, isShown) =>
-                place.show({
-                  ...view,
-                  calendarIds: isShown
-                    ? [...calendarIds, id]
-                    : calendarIds.filter((other) => other !== id),
-                }))
+            everywhere={everywhere}
+            first={
+              isWide ? null : (
+                <>
+                  {filterButton}
+                  <HoursChip booked={content.booked} onLoad={() => setPanel({ kind: 'load' })} />
+                </>
+              )
             }
-            onShowEverywhere={() => place.show({ ...view, calendarIds: null })}
+            hereIds={calendarIds}
+            onHere={(ids) => place.show({ ...view, calendarIds: ids })}
           />
         </View>
         <View ref={sheet} style={styles.sheet}>
@@ -289,7 +309,7 @@ export function PlanScreen() {
             onPanel={setPanel}
             onDraft={setDraft}
             onShow={(day, alone) =>
-              alone ? place.showSpan({ kind: 'day' }, day) : place.goTo(day)
+              alone ? place.showSpan({ kind: 'day' }, day) : bringDay(place, content, day)
             }
             today={today}
             seenAs={seenAs}
@@ -314,7 +334,7 @@ export function PlanScreen() {
           calendars={calendars}
           onOpen={() => open(menuFor)}
           onCopy={() => setPanel({ kind: 'copy', occurrence: menuFor })}
-          onRemove={() => void moves.ask(menuFor, 'Remove')}
+          onRemove={() => void moves.remove(menuFor.id)}
           onNextWorkday={() => void moves.toNextWorkday(menuFor)}
           onChangeDate={(event, fields) => void moves.ask(menuFor, 'Change', event, fields)}
           onClose={() => setMenuFor(null)}

@@ -105,6 +105,8 @@ export function Ruler({ weekStart, weeksShown, zone, sight, wording, onGo }: Pro
 const styles = StyleSheet.create({
   ruler: {
     height: RULER_HEIGHT,
+    // The name of a month that begins at the edge is longer than its week.
+    overflow: 'hidden',
     borderTopWidth: 1,
     cursor: 'pointer',
     touchAction: 'none',

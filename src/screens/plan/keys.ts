@@ -69,6 +69,7 @@ export const KEY_ROWS: readonly KeyRow[] = [
   { keys: 'Enter', says: 'open the event in focus' },
   { keys: 'Alt + arrows', says: 'move the event in focus' },
   { keys: 'Alt + Shift + arrows', says: 'stretch the event in focus' },
+  { keys: 'Delete', says: 'remove the event in focus' },
   { keys: 'Menu key, or Shift + F10', says: 'what can be done with the event in focus' },
   { keys: 'Escape', says: 'close what is open, or take a drag back' },
   { keys: 'Ctrl + Z', says: 'undo' },

@@ -1,9 +1,10 @@
-import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { Lens } from '@/core/model/view';
+import type { Address } from '@/core/view/address';
 import { dayOfLens, isChanged } from '@/core/view/lenses';
 import type { Preferences } from '@/data/preferences';
 import { useLenses } from '@/data/queries';
+import { addressAtOpening } from './usePlaceHistory';
 import type { SheetPlace } from './useSheetContent';
 
 /**
@@ -16,25 +17,30 @@ export function useLensPicking(
   today: number,
 ) {
   const lenses = useLenses();
-  const router = useRouter();
-  const { lens: asked } = useLocalSearchParams<{ lens?: string }>();
+  const [address] = useState(addressAtOpening);
+  const { lensId: asked } = address;
   const current = lenses.find(({ id }) => id === place.lensId) ?? null;
   const [lastAsked, setLastAsked] = useState<string | null>(null);
 
-  const apply = (lens: Lens) => place.showLens(lens.view, lens.id, dayOfLens(lens, today));
+  const apply = (lens: Lens, { day, span, form }: Address = {}) =>
+    place.showLens(
+      { ...lens.view, ...(span && { span }), ...(form && { form }) },
+      lens.id,
+      day ?? dayOfLens(lens, today),
+    );
 
   const wanted = asked ?? (place.isNew ? (settings.defaultLensId ?? undefined) : undefined);
   const found = lenses.find(({ id }) => id === wanted);
   if (found && lastAsked !== found.id) {
     setLastAsked(found.id);
     // What was changed since it was picked outlives a reload.
-    if (place.lensId !== found.id) apply(found);
+    if (place.lensId !== found.id) apply(found, address);
   }
 
   // Without a lens, a new window opens with the span that the person starts with.
   const { startSpan } = settings;
   const [hasStarted, setStarted] = useState(false);
-  if (place.isNew && startSpan && wanted === undefined && !hasStarted) {
+  if (place.isNew && startSpan && wanted === undefined && !address.span && !hasStarted) {
     setStarted(true);
     place.showSpan(startSpan, today);
   }
@@ -43,10 +49,6 @@ export function useLensPicking(
     lenses,
     current,
     isChanged: current !== null && isChanged(current, place.view),
-    pick: (lens: Lens) => {
-      setLastAsked(lens.id);
-      apply(lens);
-      router.setParams({ lens: lens.id });
-    },
+    pick: (lens: Lens) => apply(lens),
   };
 }

@@ -8,6 +8,7 @@ import { DAY, dayOfWall } from '@/core/time/civil';
 import { instantFromWall } from '@/core/time/zones';
 import { useActions } from '@/data/actions';
 import { useEngine } from '@/data/engineContext';
+import { useMessages } from '@/data/messages';
 import type { Preferences } from '@/data/preferences';
 import type { Panel } from './usePlan';
 
@@ -18,6 +19,7 @@ export function useMoves(
 ) {
   const { engine } = useEngine();
   const actions = useActions();
+  const { say } = useMessages();
 
   async function drop(o: Occurrence, span: Span) {
     actions.showAt(o.id, {
@@ -74,5 +76,18 @@ export function useMoves(
     await drop(o, { start: o.start + shift, end: o.end + shift, wholeDay: o.wholeDay });
   }
 
-  return { drop, ask, toNextWorkday, putBack: (o: Occurrence) => actions.showAt(o.id, o) };
+  /** Removes an event; of a series, asks which of its dates. */
+  async function remove(occurrenceId: string) {
+    const found = await engine?.whereabouts(occurrenceId, clock);
+    if (!found) return;
+    const { occurrence: o } = found;
+    const calendar = (await engine!.calendars()).find(({ id }) => id === o.calendarId);
+    const event = await engine!.event(o.eventId);
+    if (calendar?.kind === 'followed')
+      say(`${calendar.name} is a followed calendar: it can be looked at, not changed.`);
+    else if (o.dateKey !== null) await ask(o, 'Remove');
+    else if (event) await actions.remove(event);
+  }
+
+  return { drop, ask, remove, toNextWorkday, putBack: (o: Occurrence) => actions.showAt(o.id, o) };
 }

@@ -1,71 +1,115 @@
 import { useEffect, useRef } from 'react';
 import { z } from '@/core/model/zod';
+import type { Address } from '@/core/view/address';
+import { readAddress, writeAddress } from '@/core/view/address';
 import { windowView } from '@/data/view';
+import { hearEntries, isAtGuard, pushEntry } from '@/ui/backStack';
 import type { SheetPlace } from './useSheetContent';
 
 /** Where the sheet stood, as an entry of the browser's history keeps it. */
-const kept = windowView.extend({ day: z.number().int() });
+const kept = windowView.extend({
+  day: z.number().int(),
+  event: z.string().nullable().default(null),
+});
 type Kept = z.infer<typeof kept>;
 
-/** Changes that follow each other within this many ms, as along the ruler, make one entry. */
+/** Days that follow each other within this many ms, as along the ruler, make one entry. */
 const TOGETHER = 700;
 
 /** What an entry keeps; entries of other pages are the router's, and keep nothing of ours. */
 const keptIn = (state: unknown): Kept | undefined =>
   kept.safeParse((state as { orderlyWeek?: unknown } | null)?.orderlyWeek).data;
 
-/** An entry's state with ours in it; the router's own stays, so that it finds its page again. */
-const withKept = (entry: Kept) => ({
-  ...(window.history.state as object | null),
-  orderlyWeek: entry,
-});
+const addressOf = ({ view, lensId, day, event }: Kept) =>
+  `/?${writeAddress({
+    day,
+    span: view.span,
+    form: view.form,
+    lensId: lensId ?? undefined,
+    event: event ?? undefined,
+  })}`;
+
+/** Writes an entry over the one that the browser stands at; the router's own state in it stays. */
+function write(entry: Kept): void {
+  const state = { ...(window.history.state as object | null), orderlyWeek: entry };
+  window.history.replaceState(state, '', addressOf(entry));
+}
+
+const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
+/** The address that the page was opened by; what came later is the sheet's own. */
+let opening: Address | null =
+  window.location.pathname === '/' ? readAddress(window.location.search) : null;
+
+/** What the address that the page was opened by asks for. */
+export const addressAtOpening = (): Address => opening ?? {};
+
+interface Ways {
+  place: SheetPlace;
+  /** The id of the occurrence that is open. */
+  event: string | null;
+  onEvent(id: string | null): void;
+}
 
 /**
- * The browser's back and forward go through where the sheet stood. The router hears of it too: it
- * may draw the page anew, and writes its own state over ours, which is therefore put back.
+ * Every place of the sheet has an address, and the browser's back and forward go through them. The
+ * router hears nothing of that, since it would draw the page anew; only it writes its own state over
+ * the first entry, which is therefore put back.
  */
-export function usePlaceHistory({ view, lensId, day, restore }: SheetPlace): void {
+export function usePlaceHistory({ place, event, onEvent }: Ways): void {
+  const { view, lensId, day } = place;
   const current = useRef<Kept | null>(null);
   // Gone back to, but not drawn yet.
   const isOnTheWay = useRef(false);
   const lastPush = useRef(-Infinity);
-  const latest = useRef(restore);
+  const latest = useRef({ place, onEvent });
   useEffect(() => {
-    latest.current = restore;
+    latest.current = { place, onEvent };
   });
 
-  // First: a page that was drawn anew goes on where its entry says.
+  // First: a page that was drawn anew goes on where its entry or its address says.
   useEffect(() => {
-    function goTo(state: unknown) {
-      const entry = keptIn(state);
-      if (!entry) return;
+    function goTo(entry: Kept) {
+      const isElsewhere = !isSame({ ...entry, event: null }, { ...current.current, event: null });
       current.current = entry;
-      isOnTheWay.current = true;
-      latest.current(entry);
-      setTimeout(() => window.history.replaceState(withKept(entry), ''));
+      isOnTheWay.current = isElsewhere;
+      const { view, lensId, day } = entry;
+      latest.current.place.restore({ view, lensId, day });
+      latest.current.onEvent(entry.event);
+      setTimeout(() => write(entry));
     }
-    const onPopState = ({ state }: PopStateEvent) => goTo(state);
-    goTo(window.history.state);
-    window.addEventListener('popstate', onPopState);
-    return () => window.removeEventListener('popstate', onPopState);
+    function take(state: unknown): boolean {
+      const entry = keptIn(state);
+      if (entry) goTo(entry);
+      return entry !== undefined;
+    }
+    const here = keptIn(window.history.state);
+    if (here) goTo(here);
+    else if (opening && Object.keys(opening).length) {
+      latest.current.place.showAddress(opening);
+      if (opening.event) latest.current.onEvent(opening.event);
+    }
+    opening = null;
+    return hearEntries(take);
   }, []);
 
   useEffect(() => {
-    const entry: Kept = { view, lensId, day };
+    const entry: Kept = { view, lensId, day, event };
     const before = current.current;
-    if (before && JSON.stringify(before) === JSON.stringify(entry)) {
+    if (before && isSame(before, entry)) {
       isOnTheWay.current = false;
       return;
     }
     if (isOnTheWay.current) return;
     current.current = entry;
-    const isTogether = performance.now() - lastPush.current < TOGETHER;
-    if (!before || isTogether) {
-      window.history.replaceState(withKept(entry), '');
-      return;
+    const isSamePlace = before !== null && isSame({ ...before, event }, entry);
+    const isTogether =
+      isSame(before?.view, view) && performance.now() - lastPush.current < TOGETHER && !isAtGuard();
+    if (!before) setTimeout(() => current.current && write(current.current));
+    else if (isSamePlace || isTogether) write(entry);
+    else {
+      pushEntry({ orderlyWeek: entry }, addressOf(entry));
+      lastPush.current = performance.now();
     }
-    window.history.replaceState(withKept(before), '');
-    window.history.pushState(withKept(entry), '');
-    lastPush.current = performance.now();
-  }, [view, lensId, day]);
+  }, [view, lensId, day, event]);
 }

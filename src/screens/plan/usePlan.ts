@@ -1,4 +1,3 @@
-import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { DateEdit } from '@/core/editing/series/edit';
@@ -34,7 +33,8 @@ export type Panel =
   | { kind: 'load' }
   | { kind: 'new'; draft: CalendarEvent }
   | { kind: 'copy'; occurrence: Occurrence }
-  | { kind: 'add'; span: Span | null; day: number };
+  /** `isDay`: a day's head was pressed. */
+  | { kind: 'add'; span: Span | null; day: number; isDay?: true };
 
 const KEY = 'orderly-week-shown';
 
@@ -51,37 +51,6 @@ export function useShownDay(today: number): [number, (day: number) => void] {
     window.sessionStorage.setItem(KEY, `${today} ${day}`);
   }, [today, day]);
   return [day, setDay];
-}
-
-/**
- * Opens what another screen asked for by the address: `add` a new event, `show` an occurrence once
- * its days are here, `on` being one of them. Asked once: a reload doesn't ask again.
- */
-export function useAskedFor(
-  occurrences: readonly Occurrence[],
-  dayMeant: number,
-  setPanel: (panel: Panel) => void,
-  bring: (day: number) => void,
-): void {
-  const { add, show, on } = useLocalSearchParams<{ add?: string; show?: string; on?: string }>();
-  const router = useRouter();
-  const found = show === undefined ? undefined : occurrences.find(({ id }) => id === show);
-  const [last, setLast] = useState<{ add?: string; show?: string }>({});
-  const [lastOn, setLastOn] = useState<string | undefined>();
-  if (on !== lastOn) {
-    setLastOn(on);
-    if (on !== undefined && Number.isInteger(Number(on))) bring(Number(on));
-  }
-  const shown = found && show;
-  if (add !== last.add || shown !== last.show) {
-    setLast({ add, show: shown });
-    if (add !== undefined && add !== last.add) setPanel({ kind: 'add', span: null, day: dayMeant });
-    if (found && shown !== last.show) setPanel({ kind: 'details', occurrence: found });
-  }
-  useEffect(() => {
-    if (add !== undefined) router.setParams({ add: undefined });
-    if (shown !== undefined) router.setParams({ show: undefined, on: undefined });
-  }, [add, shown, router]);
 }
 
 /** The occurrence that a panel is about, if any. */

@@ -24,3 +24,23 @@ export function usePlanKeys(isOn: boolean, act: (action: KeyAction) => void): vo
     return () => window.removeEventListener('keydown', onKeyDown);
   }, [isOn]);
 }
+
+/** Hears the key that removes, pressed on an event of the sheet; told of its occurrence's id. */
+export function useRemoveKey(remove: (id: string) => void): void {
+  const latest = useRef(remove);
+  useEffect(() => {
+    latest.current = remove;
+  });
+  useEffect(() => {
+    function onKeyDown(event: KeyboardEvent) {
+      if (event.key !== 'Delete' && event.key !== 'Backspace') return;
+      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
+      const id = (event.target as HTMLElement).closest<HTMLElement>('[data-occ]')?.dataset['occ'];
+      if (id === undefined) return;
+      event.preventDefault();
+      latest.current(id);
+    }
+    window.addEventListener('keydown', onKeyDown);
+    return () => window.removeEventListener('keydown', onKeyDown);
+  }, []);
+}

@@ -134,27 +134,28 @@ export function useSheetContent(
   const at = { span, day };
   const { hasWeekNumbers } = settings;
   const said = { wording, today, isShort: !isWide, hasWeekNumbers };
-  const isRunning = isAgenda && seenDay !== null;
-  const title = isRunning
-    ? sayDay(seenDay, wording, { month: isWide ? 'long' : 'short', year: 'numeric' })
-    : sayPlace(at, range, setting, said);
-  const subtitle = [
-    isRunning
-      ? `from ${sayDay(seenDay, wording, { day: 'numeric', month: 'long' })}`
+  // The agenda runs on past its span: it is called by the first day in sight.
+  const runningDay = isAgenda ? (seenDay ?? agendaDay) : null;
+  const title =
+    runningDay !== null
+      ? sayDay(runningDay, wording, { month: isWide ? 'long' : 'short', year: 'numeric' })
+      : sayPlace(at, range, setting, said);
+  const under = [
+    runningDay !== null
+      ? `from ${sayDay(runningDay, wording, { day: 'numeric', month: 'long' })}`
       : sayUnder(at, range, setting, said),
-    // Each event counts for itself in the table, which says so; here overlaps count once.
-    ...(form === 'agenda' || form === 'table'
-      ? []
-      : [
-          isWide
-            ? `${sayHours(total)} booked${leavesOut ? ' in what is shown' : ''}`
-            : `${sayHoursTight(total)}${leavesOut ? ' shown' : ''}`,
-        ]),
     ...(leftOut > 0 ? [`${leftOut} left out`] : []),
     ...(store === 'demo' ? ['demo'] : []),
   ]
     .filter(Boolean)
     .join(' · ');
+  // Each event counts for itself in the table, which says so; here overlaps count once.
+  const saysBooked = form !== 'agenda' && form !== 'table';
+  const booked = !saysBooked
+    ? ''
+    : isWide
+      ? `${sayHours(total)} booked${leavesOut ? ' in what is shown' : ''}`
+      : `${sayHoursTight(total)}${leavesOut ? ' shown' : ''}`;
   return {
     sight,
     form,
@@ -172,7 +173,9 @@ export function useSheetContent(
     setWidened,
     bookedOn,
     title,
-    subtitle,
+    /** What stands under the title, and how much is booked; empty where the form does not say that. */
+    under,
+    booked,
     name: spanName(span, setting),
   };
 }

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { View } from '@/core/model/view';
+import type { Address } from '@/core/view/address';
 import { showsSingleDays, suits, withSpan } from '@/core/view/forms';
 import type { SpanSetting } from '@/core/view/spans';
 import { rangeOf, turned, wholeWeeks, withoutWeekends } from '@/core/view/spans';
@@ -54,10 +55,10 @@ export function useSheetPlace(
     setView(next);
   }
 
-  /** Shows a span around a day. */
-  function showSpan(next: View['span'], nextDay: number) {
+  /** Shows a span around a day, with other `fields` of the view. */
+  function showSpan(next: View['span'], nextDay: number, fields: Partial<View> = {}) {
     const { from, to } = rangeOf({ span: next, day: nextDay }, setting);
-    setView(withSpan(view, next, to - from));
+    setView(withSpan({ ...view, ...fields }, next, to - from));
     setDay(nextDay);
   }
 
@@ -87,17 +88,27 @@ export function useSheetPlace(
       keep(window);
       setDay(next);
     },
-    /** Brings a day into sight: a period that does not hold it gives way to its week, a week without weekends to the day. */
-    goTo: (next: number) => {
+    /**
+     * Brings a day into sight, with other `fields` of the view: a period that does not hold it gives
+     * way to its week, a week without weekends to the day.
+     */
+    goTo: (next: number, fields: Partial<View> = {}) => {
       setDay(next);
+      const base = { ...view, ...fields };
       const there = rangeOf({ span, day: next }, setting);
-      if (!isIn(there, next)) setView(withSpan(view, { kind: 'week' }, DAYS_A_WEEK));
-      else if (
-        showsSingleDays(view.form) &&
-        !hasWeekends &&
-        !withoutWeekends(there).days.includes(next)
-      )
-        setView(withSpan(view, { kind: 'day' }, 1));
+      const isLeftOut =
+        showsSingleDays(view.form) && !hasWeekends && !withoutWeekends(there).days.includes(next);
+      if (!isIn(there, next)) setView(withSpan(base, { kind: 'week' }, DAYS_A_WEEK));
+      else if (isLeftOut) setView(withSpan(base, { kind: 'day' }, 1));
+      else if (Object.keys(fields).length) setView(base);
+    },
+    /** Shows what an address says; a form that does not suit its days gives way. */
+    showAddress: ({ day: said, span: asked = span, form = view.form }: Address) => {
+      const next = said ?? day;
+      const { from, to } = rangeOf({ span: asked, day: next }, setting);
+      const isFit = suits(form, to - from);
+      setView(isFit ? { ...view, span: asked, form } : withSpan(view, asked, to - from));
+      setDay(next);
     },
     /** Shows a period that was just made, whose days are not here yet. */
     showMade: (id: string) => setView({ ...view, span: { kind: 'period', id }, form: 'table' }),

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import { wallOf } from '@/core/model/common';
+import { sayClock } from '@/core/editing/bothTimes';
+import { wallOnClock } from '@/core/editing/times';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
 import { count, saySpan } from '@/core/time/words';
@@ -24,13 +25,13 @@ const FORM = { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric'
 
 function RemovedRow({ event }: { event: CalendarEvent }) {
   const palette = usePalette();
-  const { wording } = usePreferences();
+  const { wording, clock, zone: home } = usePreferences();
   const { bringBack } = useActions();
   const { data: gone = [] } = useRemovedCalendars();
   const calendar = useCalendars().find(({ id }) => id === event.calendarId);
   const span = {
-    start: wallOf(event.start),
-    end: wallOf(event.end),
+    start: wallOnClock(event.start, clock),
+    end: wallOnClock(event.end, clock),
     wholeDay: event.start.kind === 'date',
   };
   return (
@@ -41,7 +42,7 @@ function RemovedRow({ event }: { event: CalendarEvent }) {
       <View style={styles.text}>
         <Text style={styles.title}>{titleOf(event)}</Text>
         <Text variant="bodySmall" style={{ color: palette.dim }}>
-          {saySpan(span, wording, FORM)}
+          {saySpan(span, wording, FORM) + sayClock(span, clock, home)}
           {isSeries(event) ? ' · all dates of a series' : ''}
         </Text>
       </View>
@@ -75,7 +76,7 @@ export function RemovedScreen() {
   async function clear() {
     setAsking(false);
     try {
-      await engine?.clearRemoved();
+      await engine?.clearRemoved(Date.now());
       say(`Cleared ${count(removed.length, 'event')} for good.`);
     } catch (error) {
       complain(`They could not be cleared: ${(error as Error).message}`);

@@ -4,6 +4,7 @@ import { useEngine } from '@/data/engineContext';
 import { chooseStore } from '@/data/whichStore';
 import { startAfresh } from '@/engine/client';
 import { Card } from '@/ui/Card';
+import { Space } from './Space';
 
 /** Which of the two stores is open, and the way to the other. */
 export function StoreCard() {
@@ -22,6 +23,7 @@ export function StoreCard() {
           ? 'Lantern Quay Instruments, a made-up workshop. What you change here is kept in this browser, apart from your own data.'
           : 'Your calendars are kept in this browser on this machine, and in the files that you export.'}
       </Text>
+      <Space isDemo={isDemo} />
       <View style={styles.buttons}>
         <Button
           mode="outlined"

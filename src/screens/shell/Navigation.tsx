@@ -1,7 +1,8 @@
-import { Link, usePathname, useRouter } from 'expo-router';
+import { Link, usePathname } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { useAskSheet } from '@/data/asked';
 import { useEngine } from '@/data/engineContext';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
@@ -50,12 +51,12 @@ function PlaceLink({ place, isRail }: { place: Place; isRail: boolean }) {
 
 function AddButton({ isRail }: { isRail: boolean }) {
   const { accent, onAccent } = usePalette();
-  const router = useRouter();
+  const askSheet = useAskSheet();
   return (
     <Pressable
       role="button"
       aria-label="Add"
-      onPress={() => router.navigate({ pathname: '/', params: { add: String(Date.now()) } })}
+      onPress={() => askSheet({ kind: 'add' })}
       style={[isRail ? styles.railAdd : styles.barAdd, { backgroundColor: accent }]}
     >
       <Icon name="plus" size={26} color={onAccent} />

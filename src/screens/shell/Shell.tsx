@@ -6,12 +6,14 @@ import { useMessages } from '@/data/messages';
 import { KeysDialog } from '@/screens/plan/view/KeysDialog';
 import { keepForOffline } from '@/data/offline';
 import { useDueFeeds } from '@/data/queries';
+import { useTroubles } from '@/data/useTroubles';
 import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
 import { MessageBar } from './MessageBar';
 import { Navigation } from './Navigation';
 import { Notices } from './Notices';
 import { useHelpKey } from './useHelpKey';
+import { useKeptFocus } from './useKeptFocus';
 import { useUndoKeys } from './useUndoKeys';
 
 /** What stands around every screen: where one can go, what was just done, what needs to be known. */
@@ -21,8 +23,10 @@ export function Shell({ children }: { children: ReactNode }) {
   const isSmall = usePathname() === '/small';
   const { paper } = usePalette();
   useUndoKeys();
+  useKeptFocus();
   const [isHelpOpen, closeHelp] = useHelpKey();
   useDueFeeds();
+  useTroubles();
   const { complain } = useMessages();
   useEffect(() => {
     keepForOffline().catch((error: Error) =>

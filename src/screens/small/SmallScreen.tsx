@@ -7,6 +7,7 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import { workdayOf } from '@/core/model/workweek';
 import { dayOfWall } from '@/core/time/civil';
 import { SHORT_DAY, sayDay } from '@/core/time/words';
+import { writeAddress } from '@/core/view/address';
 import { useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars, useOccurrences } from '@/data/queries';
@@ -84,7 +85,7 @@ export function SmallScreen() {
               selectedId: opened?.id ?? null,
               onOpen: (o) => {
                 setOpened(o);
-                window.open(`/?show=${encodeURIComponent(o.id)}`, 'orderly-week');
+                window.open(`/?${writeAddress({ day, event: o.id })}`, 'orderly-week');
               },
             }}
           />

@@ -1,10 +1,11 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { sayClock } from '@/core/editing/bothTimes';
 import type { Calendar } from '@/core/model/calendar';
 import type { SweepAction, SweepStep } from '@/core/tidy/sweep';
-import type { Wording } from '@/core/time/words';
 import { saySpan } from '@/core/time/words';
 import { titleOf } from '@/core/model/titleOf';
+import type { Preferences } from '@/data/preferences';
 import { Choice } from '@/ui/Choice';
 import { Icon } from '@/ui/icons/Icon';
 import { Mark } from '@/ui/Mark';
@@ -18,12 +19,15 @@ const ACTIONS: { value: SweepAction; label: string }[] = [
   { value: 'leave', label: 'Leave' },
 ];
 
+/** A span in words, on the clock of the sheet. */
+type Say = (span: { start: number; end: number; wholeDay: boolean }) => string;
+
 /** What is to become of a date, in words. */
-function sayStep({ action, target }: SweepStep, wording: Wording): string {
+function sayStep({ action, target }: SweepStep, say: Say): string {
   if (action === 'skip') return 'will be skipped';
   if (action === 'leave') return 'stays';
   return target
-    ? `moves to ${saySpan({ ...target, wholeDay: false }, wording)}`
+    ? `moves to ${say({ ...target, wholeDay: false })}`
     : 'stays: no clear working day within two months';
 }
 
@@ -31,17 +35,19 @@ function sayStep({ action, target }: SweepStep, wording: Wording): string {
 export function SweepItemRow({
   step,
   calendar,
-  wording,
+  preferences,
   onChoose,
 }: {
   step: SweepStep;
   calendar: Calendar | undefined;
-  wording: Wording;
+  preferences: Preferences;
   onChoose(action: SweepAction): void;
 }) {
   const palette = usePalette();
   const { date, blockedBy, action, target } = step;
-  const when = saySpan(date, wording);
+  const { clock, zone: home, wording } = preferences;
+  const say: Say = (span) => saySpan(span, wording) + sayClock(span, clock, home);
+  const when = say(date);
   const stays = action === 'leave' || (action !== 'skip' && !target);
   return (
     <View role="listitem" style={[styles.item, { borderColor: palette.hairline }]}>
@@ -63,7 +69,7 @@ export function SweepItemRow({
           color={stays ? palette.dim : palette.accent}
         />
         <Text variant="bodySmall" style={{ color: stays ? palette.dim : palette.ink }}>
-          {sayStep(step, wording)}
+          {sayStep(step, say)}
         </Text>
       </View>
       <Choice<SweepAction>

@@ -37,7 +37,8 @@ function useBlockers(calendars: readonly Calendar[]) {
 
 /** Sweep: every date of series that falls on closures or leave, and what is to become of each. */
 function Sweep({ first }: { first: string | null }) {
-  const { clock, wording, firstWeekday } = usePreferences();
+  const preferences = usePreferences();
+  const { clock, wording, firstWeekday } = preferences;
   const palette = usePalette();
   const calendars = useCalendars();
   const { sweep } = useActions();
@@ -60,7 +61,7 @@ function Sweep({ first }: { first: string | null }) {
     action,
     chosen,
   };
-  const { data: steps = [] } = useSweep(request);
+  const { data: steps = [], isPlaceholderData: isLooking } = useSweep(request);
   const todo = effective(steps);
   const skips = todo.filter((step) => step.action === 'skip').length;
   const said = [
@@ -131,14 +132,17 @@ function Sweep({ first }: { first: string | null }) {
         <Text style={styles.grow}>
           {blockers.ids.length === 0
             ? 'Choose a calendar whose events are in the way.'
-            : steps.length === 0
-              ? 'No dates fall on those. Nothing to sweep.'
-              : `${count(steps.length, 'date')} in the way${said ? `: ${said}` : ''}`}
+            : isLooking
+              ? 'Looking …'
+              : steps.length === 0
+                ? 'No dates fall on those. Nothing to sweep.'
+                : `${count(steps.length, 'date')} in the way${said ? `: ${said}` : ''}`}
         </Text>
         <Button
           mode="contained"
           icon="broom"
-          disabled={todo.length === 0}
+          // What is listed is what would be swept.
+          disabled={todo.length === 0 || isLooking}
           onPress={() => void carryOut()}
         >
           {todo.length ? `Sweep ${count(todo.length, 'date')}` : 'Sweep'}
@@ -146,7 +150,7 @@ function Sweep({ first }: { first: string | null }) {
       </View>
     </Card>
   );
-  const list = steps.length > 0 && (
+  const list = steps.length > 0 && !isLooking && (
     <Card title="Dates in the way">
       <View role="list" aria-label="Dates in the way">
         {steps.slice(0, LISTED).map((step) => (
@@ -154,7 +158,7 @@ function Sweep({ first }: { first: string | null }) {
             key={step.date.id}
             step={step}
             calendar={calendars.find(({ id }) => id === step.date.calendarId)}
-            wording={wording}
+            preferences={preferences}
             onChoose={(next) => setChosen((last) => ({ ...last, [step.date.id]: next }))}
           />
         ))}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { calendarForNew } from '@/core/calendars/showing';
+import { ownTimes } from '@/core/editing/bothTimes';
 import { draftOf } from '@/core/editing/drafting';
 import { readJot } from '@/core/jot/jot';
 import type { Calendar } from '@/core/model/calendar';
@@ -10,6 +11,8 @@ import { sayLength, saySpan } from '@/core/time/words';
 import { MINUTE } from '@/core/time/civil';
 import { wallFromInstant } from '@/core/time/zones';
 import { useActions } from '@/data/actions';
+import { TODAY_LINE, useDraft } from '@/data/drafts';
+import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useCategories } from '@/data/queries';
@@ -28,9 +31,18 @@ export function JotLine({ day, calendars, preferences }: Props) {
   const { clock, wording, settings, workdays } = preferences;
   const palette = usePalette();
   const { add } = useActions();
+  const { say } = useMessages();
   const categories = useCategories();
-  const [line, setLine] = useState('');
-  const now = wallFromInstant(useNow(), clock);
+  // What was begun here waits here.
+  const { draft, keep: putBy, drop } = useDraft(TODAY_LINE);
+  const [line, setLine] = useState(draft?.title ?? '');
+  function type(next: string) {
+    setLine(next);
+    if (next.trim()) putBy({ title: next, values: null });
+    else drop();
+  }
+  const instant = useNow();
+  const now = wallFromInstant(instant, clock);
   const own = calendars.filter(({ kind, listed }) => kind === 'own' && listed);
   const jot = readJot(line, {
     now,
@@ -45,20 +57,18 @@ export function JotLine({ day, calendars, preferences }: Props) {
   const isGood = line.trim() !== '' && calendar !== undefined;
   const length = jot.wholeDay ? '' : ` · ${sayLength((jot.end - jot.start) / MINUTE)}`;
 
-  async function keep() {
-    if (!isGood) return;
-    const { title, place, categoryIds, link, calendarId } = jot;
+  function made(at: number) {
+    const { title, place, categoryIds, link, calendarId, repeat } = jot;
     const fields = { id: nanoid(12), calendarId, title, place, categoryIds, link };
-    const event = draftOf({
-      span: jot,
-      fields,
-      calendar,
-      repeat: jot.repeat,
-      clock,
-      workdays,
-      now: Date.now(),
-    });
-    if (await add(event)) setLine('');
+    return draftOf({ span: jot, fields, calendar, repeat, clock, workdays, now: at });
+  }
+  const itsOwn = isGood && calendar.zone ? ownTimes(made(instant), clock, wording) : null;
+
+  async function keep() {
+    if (line.trim() === '') return;
+    // Typed faster than the store opens: not kept, and not without a word.
+    if (!isGood) return say('Your calendars are still being opened. Try again in a moment.');
+    if (await add(made(Date.now()))) type('');
   }
 
   return (
@@ -68,7 +78,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
           label="What, when, where"
           placeholder="Freight call 14:00 for 90 min"
           value={line}
-          onChangeText={setLine}
+          onChangeText={type}
           onSubmitEditing={() => void keep()}
           style={styles.field}
         />
@@ -83,6 +93,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
             saySpan(jot, wording) + length,
             jot.place,
             calendar.name,
+            itsOwn,
           ]
             .filter(Boolean)
             .join(' · ')}

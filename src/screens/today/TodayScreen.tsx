@@ -1,4 +1,3 @@
-import { useRouter } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 import { JotLine } from './JotLine';
@@ -15,6 +14,7 @@ import { cityOf } from '@/core/time/zoneNames';
 import { titleOf } from '@/core/model/titleOf';
 import { useWallNow } from '@/data/now';
 import { useTodayPicture } from '@/data/picture';
+import { useAskSheet } from '@/data/asked';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars, useOccurrences } from '@/data/queries';
 import { WorldClock } from '@/screens/zones/WorldClock';
@@ -101,7 +101,7 @@ export function TodayScreen() {
   const preferences = usePreferences();
   const { clock, wording, zone: home } = preferences;
   const palette = usePalette();
-  const router = useRouter();
+  const askSheet = useAskSheet();
   const picture = useTodayPicture();
   const calendars = useCalendars();
   const now = useWallNow(clock);
@@ -112,8 +112,7 @@ export function TodayScreen() {
   const zone = zoneOnDay(clock, today);
 
   // The plan goes to the event's own days.
-  const open = (o: Occurrence) =>
-    router.navigate({ pathname: '/', params: { show: o.id, on: String(dayOfWall(o.start)) } });
+  const open = (o: Occurrence) => askSheet({ kind: 'event', id: o.id, uncovers: false });
 
   function clashOf({ id }: Occurrence): string | null {
     const clash = clashes.find(({ first, second }) => first.id === id || second.id === id);
@@ -129,7 +128,7 @@ export function TodayScreen() {
         <View style={styles.actions}>
           <IconButton
             icon="open-in-new"
-            size={20}
+            size={24}
             accessibilityLabel="Open as a small window"
             onPress={() => window.open('/small', 'orderly-week-small', SMALL)}
           />

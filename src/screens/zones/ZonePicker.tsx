@@ -10,6 +10,7 @@ import { describeOffset, offsetAt, wallFromInstant } from '@/core/time/zones';
 import { useNow } from '@/data/now';
 import { useZones } from '@/data/queries';
 import { TextField } from '@/ui/TextField';
+import { useReportUnreadable } from '@/ui/unreadable';
 import { usePalette } from '@/ui/theme/theme';
 
 /** Zones that are offered at once. */
@@ -83,6 +84,8 @@ export function ZonePicker(props: Props) {
   // What was found comes into sight, in a panel as in a page.
   const all = useRef<View>(null);
   const isSearching = wanted !== '';
+  useReportUnreadable(isSearching);
+  const [isLeft, setLeft] = useState(false);
   useEffect(() => {
     if (isSearching) (all.current as unknown as HTMLElement).scrollIntoView({ block: 'start' });
   }, [isSearching]);
@@ -99,9 +102,15 @@ export function ZonePicker(props: Props) {
       <TextField
         label={label}
         value={typed ?? shown ?? ''}
-        placeholder={typed === null ? placeholder : 'City, abbreviation or offset, such as +9'}
-        onFocus={() => setTyped('')}
-        onBlur={() => typed === '' && setTyped(null)}
+        placeholder={placeholder ?? 'City, abbreviation or offset, such as +9'}
+        // What is typed takes the place of what is chosen.
+        selectTextOnFocus
+        onFocus={() => setLeft(false)}
+        onBlur={() => {
+          setLeft(true);
+          if (typed?.trim() === '') setTyped(null);
+        }}
+        error={isLeft && isSearching}
         onChangeText={setTyped}
         onSubmitEditing={() => found[0] && choose(found[0])}
       />
@@ -124,6 +133,12 @@ export function ZonePicker(props: Props) {
             />
           ))}
         </View>
+      )}
+      {/* Below what was found: a press must not miss it because this came. */}
+      {found.length > 0 && isLeft && (
+        <HelperText type="error" role="alert" padding="none">
+          No zone is chosen yet: take one of those, or empty the field.
+        </HelperText>
       )}
       {other && typed === null && (
         <View style={styles.other}>

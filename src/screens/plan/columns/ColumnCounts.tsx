@@ -17,13 +17,25 @@ export function ColumnCounts({ column, left, width, dayName, onWiden }: Props) {
   return (
     <>
       {column.before > 0 && (
-        <CountChip {...common} events={column.before} side="earlier" place={{ ...place, top: 2 }}>
+        <CountChip
+          {...common}
+          events={column.before}
+          side="earlier"
+          edge="top"
+          place={{ ...place, top: 2 }}
+        >
           <PlainIcon name="chevron-up" size={13} />
           {column.before}
         </CountChip>
       )}
       {column.after > 0 && (
-        <CountChip {...common} events={column.after} side="later" place={{ ...place, bottom: 2 }}>
+        <CountChip
+          {...common}
+          events={column.after}
+          side="later"
+          edge="bottom"
+          place={{ ...place, bottom: 2 }}
+        >
           <PlainIcon name="chevron-down" size={13} />
           {column.after}
         </CountChip>

@@ -16,7 +16,7 @@ export function NowMark({ field, zone }: { field: Field; zone: string }) {
   return (
     <View aria-hidden style={[styles.line, { ...part, top: top - 5 }]}>
       <View style={[styles.point, { borderLeftColor: amber }]} />
-      <View style={[styles.stroke, { backgroundColor: amber }]} />
+      <View style={[styles.stroke, { borderColor: amber }]} />
     </View>
   );
 }
@@ -39,5 +39,5 @@ const styles = StyleSheet.create({
     borderTopColor: 'transparent',
     borderBottomColor: 'transparent',
   },
-  stroke: { height: 2, flex: 1 },
+  stroke: { borderTopWidth: 2, flex: 1 },
 });

@@ -178,7 +178,7 @@ export function Grid(props: Props) {
                       isOpen={day === openDay}
                       isDraft={isDraft(day)}
                       bookedMinutes={props.bookedOn(day)}
-                      hasHours={isWide}
+                      isTall={!isWide}
                       washes={washes.get(day) ?? NONE}
                       workweek={settings.workweek}
                       wording={wording}

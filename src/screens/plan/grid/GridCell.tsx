@@ -19,7 +19,8 @@ interface Props extends Box {
   /** Whether it lies where what is being added would. */
   isDraft: boolean;
   bookedMinutes: number;
-  hasHours: boolean;
+  /** Whether hours stand under the number, and not beside it. */
+  isTall: boolean;
   /** Edge colours of the whole-day events that take the day. */
   washes: readonly string[];
   workweek: Workweek;
@@ -57,11 +58,11 @@ export const GridCell = memo(function GridCell(props: Props) {
         aria-expanded={isOpen}
         aria-label={`${dayName(props)}. ${isOpen ? 'Close' : 'Open'} the day`}
         onClick={() => props.onOpenDay(day)}
-        className="grid-head"
+        className={props.isTall ? 'grid-head grid-head-tall' : 'grid-head'}
         style={{ height: props.head }}
       >
         <span className="grid-number">{label}</span>
-        {props.hasHours && bookedMinutes > 0 && <span>{sayHoursTight(bookedMinutes)}</span>}
+        {bookedMinutes > 0 && <span>{sayHoursTight(bookedMinutes)}</span>}
       </button>
     </div>
   );

@@ -81,7 +81,7 @@ export function Load({ occurrences, range, calendars, categories, preferences }:
       <View role="list" aria-label="Hours">
         {load.byKey.map(({ key, minutes }) => (
           <View key={key} role="listitem" style={styles.row}>
-            <View style={[styles.swatch, { backgroundColor: colourOf(key) }]} />
+            <div className="swatch" style={{ backgroundColor: colourOf(key) }} />
             <Text style={styles.name} numberOfLines={1}>
               {nameOf(key)}
             </Text>
@@ -109,7 +109,6 @@ const styles = StyleSheet.create({
   load: { gap: 6 },
   strong: { fontWeight: '600' },
   row: { flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: 26 },
-  swatch: { width: 12, height: 12, borderRadius: 3 },
   name: { flex: 1, minWidth: 0 },
   hours: { fontVariant: ['tabular-nums'] },
 });

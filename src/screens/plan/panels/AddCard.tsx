@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import { homeTimes } from '@/core/editing/bothTimes';
+import { homeTimes, ownTimes } from '@/core/editing/bothTimes';
 import { draftOf } from '@/core/editing/drafting';
 import type { Times } from '@/core/editing/form';
 import { spanOf, timesOf, timesProblem } from '@/core/editing/form';
@@ -12,6 +12,7 @@ import { readJot } from '@/core/jot/jot';
 import type { Span } from '@/core/layout/drag';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
+import { sayWorkday, workdayOf } from '@/core/model/workweek';
 import type { Repeat } from '@/core/recurrence/repeat';
 import { firstStart } from '@/core/recurrence/repeat';
 import type { Weekday } from '@/core/time/civil';
@@ -20,6 +21,7 @@ import { sayLength, saySpan } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
 import { useActions } from '@/data/actions';
 import { LINE, NEW_EVENT, useDraft } from '@/data/drafts';
+import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useCategories } from '@/data/queries';
@@ -30,6 +32,7 @@ import { CategoryChips } from '@/ui/CategoryChips';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Icon } from '@/ui/icons/Icon';
 import { TextField } from '@/ui/TextField';
+import { Unreadable, useReadable } from '@/ui/unreadable';
 import { usePalette } from '@/ui/theme/theme';
 import { Consequences } from './Consequences';
 import { JottedLine } from './JottedLine';
@@ -48,6 +51,8 @@ interface Props {
   /** Told of the draft's time as it changes, so that it can be shown on the sheet. */
   onDraft(span: Span | null): void;
   onKept(span: Span): void;
+  /** Asks about the work of the day that was pressed; null when no day was. */
+  onWork: (() => void) | null;
   onClose(): void;
 }
 
@@ -88,12 +93,15 @@ export function AddCard(props: Props) {
     onAllDetails,
     onDraft,
     onKept,
+    onWork,
     onClose,
   } = props;
   const { zone: home, clock, wording, settings, workdays } = preferences;
   const palette = usePalette();
   const { add } = useActions();
+  const { say } = useMessages();
   const categories = useCategories();
+  const { isReadable, report } = useReadable();
   const [id] = useState(() => nanoid(12));
   const [line, setLine] = useState('');
   const { draft: lineBefore, keep: putBy, drop } = useDraft(LINE);
@@ -129,6 +137,8 @@ export function AddCard(props: Props) {
   const problem = timesProblem(times);
   const event = draft();
   const atHome = homeTimes(span, clock, home, wording);
+  // A calendar may have a zone of its own.
+  const itsOwn = calendar?.zone ? ownTimes(event, clock, wording) : null;
 
   const { start, end, wholeDay } = span;
   useEffect(() => {
@@ -142,7 +152,9 @@ export function AddCard(props: Props) {
   }
 
   async function keep() {
-    if (problem || !calendar) return;
+    if (problem || !isReadable) return;
+    // Typed faster than the store opens: not kept, and not without a word.
+    if (!calendar) return say('Your calendars are still being opened. Try again in a moment.');
     if (!(await add(event))) return;
     drop();
     onKept(span);
@@ -157,130 +169,153 @@ export function AddCard(props: Props) {
   const toggle = (part: Part) => setOpen((last) => (last === part ? null : part));
   const length = span.wholeDay ? '' : ` · ${sayLength((span.end - span.start) / MINUTE)}`;
   return (
-    <PanelFrame
-      title="Add an event"
-      onClose={onClose}
-      footer={
-        <>
-          <Button onPress={() => problem === null && onAllDetails(event)}>All details</Button>
-          <Button
-            mode="contained"
-            onPress={() => void keep()}
-            disabled={problem !== null || !calendar}
-          >
-            Keep
-          </Button>
-        </>
-      }
-    >
-      <TextField
-        label="What, when, where"
-        placeholder="Freight call Thu 14:00 for 90 min at Quay 3"
-        value={line}
-        onChangeText={type}
-        onSubmitEditing={() => void keep()}
-        autoFocus
-      />
-      {before && (
-        <View role="status" style={[styles.before, { backgroundColor: palette.amberWash }]}>
-          <Text style={styles.grow} numberOfLines={2}>
-            Begun and not added: “{before.title}”
-          </Text>
-          <Button compact onPress={goOn}>
-            Go on
-          </Button>
-          <Button
-            compact
-            onPress={() => {
-              drop();
-              dropEvent();
-            }}
-          >
-            Let go
-          </Button>
-        </View>
-      )}
-      {jot.parts.length > 0 && <JottedLine line={line} parts={jot.parts} />}
-      <Understood
-        icon="clock-outline"
-        name="When"
-        value={saySpan(span, wording) + length}
-        isOpen={open === 'when'}
-        onPress={() => toggle('when')}
-      />
-      {open === 'when' && (
-        <TimesFields
-          times={times}
-          preferences={preferences}
-          onChange={(next) => correct({ times: next })}
+    <Unreadable value={report}>
+      <PanelFrame
+        title="Add an event"
+        onClose={onClose}
+        footer={
+          <>
+            <Button onPress={() => problem === null && onAllDetails(event)}>All details</Button>
+            <Button
+              mode="contained"
+              onPress={() => void keep()}
+              disabled={problem !== null || !calendar || !isReadable}
+            >
+              Keep
+            </Button>
+          </>
+        }
+      >
+        <TextField
+          label="What, when, where"
+          placeholder="Freight call Thu 14:00 for 90 min at Quay 3"
+          value={line}
+          onChangeText={type}
+          onSubmitEditing={() => void keep()}
+          autoFocus
         />
-      )}
-      {atHome && (
-        <Text variant="bodySmall" style={{ color: palette.dim }}>
-          {atHome}
-        </Text>
-      )}
-      <Understood
-        icon="repeat"
-        name="Repeats"
-        value={saySeries(event, instant, wording) ?? 'Once'}
-        isOpen={open === 'repeat'}
-        onPress={() => toggle('repeat')}
-      />
-      {open === 'repeat' && (
-        <RepeatFields
-          repeat={repeat}
-          day={dayOfWall(span.start)}
-          preferences={preferences}
-          onChange={(next) => correct({ repeat: next })}
-        />
-      )}
-      <Understood
-        icon="map-marker-outline"
-        name="Where"
-        value={place || 'No place'}
-        isOpen={open === 'where'}
-        onPress={() => toggle('where')}
-      />
-      {open === 'where' && (
-        <TextField label="Place" value={place} onChangeText={(text) => correct({ place: text })} />
-      )}
-      <View style={styles.calendar}>
-        <Icon name="layers-outline" size={18} color={palette.dim} />
-        <Text variant="bodySmall" style={{ color: palette.dim }}>
-          Calendar
-        </Text>
-      </View>
-      <CalendarChoice
-        calendars={calendars}
-        chosenId={calendarId}
-        onChoose={(id) => correct({ calendarId: id })}
-      />
-      {categories.length > 0 && (
-        <>
-          <View style={styles.calendar}>
-            <Icon name="tag-outline" size={18} color={palette.dim} />
-            <Text variant="bodySmall" style={{ color: palette.dim }}>
-              Categories
+        {before && (
+          <View role="status" style={[styles.before, { backgroundColor: palette.amberWash }]}>
+            <Text style={styles.grow} numberOfLines={2}>
+              Begun and not added: “{before.title}”
             </Text>
+            <Button compact onPress={goOn}>
+              Go on
+            </Button>
+            <Button
+              compact
+              onPress={() => {
+                drop();
+                dropEvent();
+              }}
+            >
+              Let go
+            </Button>
           </View>
-          <CategoryChips
-            categories={categories}
-            chosen={categoryIds}
-            onChange={(ids) => correct({ categoryIds: ids })}
-          />
-        </>
-      )}
-      {!problem && event.rule === undefined && (
-        <Consequences
-          span={span}
-          isBooked={calendar?.defaultAvailability !== 'free'}
-          ownEventId={null}
-          preferences={preferences}
+        )}
+        {jot.parts.length > 0 && <JottedLine line={line} parts={jot.parts} />}
+        <Understood
+          icon="clock-outline"
+          name="When"
+          value={saySpan(span, wording) + length}
+          isOpen={open === 'when'}
+          onPress={() => toggle('when')}
         />
-      )}
-      {!problem && event.rule !== undefined && <Outlook event={event} preferences={preferences} />}
-    </PanelFrame>
+        {open === 'when' && (
+          <TimesFields
+            times={times}
+            preferences={preferences}
+            onChange={(next) => correct({ times: next })}
+          />
+        )}
+        {onWork && (
+          <Understood
+            icon="briefcase-clock-outline"
+            name="Work that day"
+            value={sayWorkday(workdayOf(day, settings.workweek), wording.hourCycle)}
+            isOpen={false}
+            hasName
+            onPress={onWork}
+          />
+        )}
+        {atHome && (
+          <Text variant="bodySmall" style={{ color: palette.dim }}>
+            {atHome}
+          </Text>
+        )}
+        {itsOwn && (
+          <Text variant="bodySmall" style={{ color: palette.dim }}>
+            {itsOwn}, the zone of {calendar!.name}
+          </Text>
+        )}
+        <Understood
+          icon="repeat"
+          name="Repeats"
+          value={saySeries(event, instant, wording) ?? 'Once'}
+          isOpen={open === 'repeat'}
+          onPress={() => toggle('repeat')}
+        />
+        {open === 'repeat' && (
+          <RepeatFields
+            repeat={repeat}
+            day={dayOfWall(span.start)}
+            preferences={preferences}
+            onChange={(next) => correct({ repeat: next })}
+          />
+        )}
+        <Understood
+          icon="map-marker-outline"
+          name="Where"
+          value={place || 'No place'}
+          isOpen={open === 'where'}
+          onPress={() => toggle('where')}
+        />
+        {open === 'where' && (
+          <TextField
+            label="Place"
+            value={place}
+            onChangeText={(text) => correct({ place: text })}
+          />
+        )}
+        <View style={styles.calendar}>
+          <Icon name="layers-outline" size={18} color={palette.dim} />
+          <Text variant="bodySmall" style={{ color: palette.dim }}>
+            Calendar
+          </Text>
+        </View>
+        <CalendarChoice
+          calendars={calendars}
+          chosenId={calendarId}
+          onChoose={(id) => correct({ calendarId: id })}
+        />
+        {categories.length > 0 && (
+          <>
+            <View style={styles.calendar}>
+              <Icon name="tag-outline" size={18} color={palette.dim} />
+              <Text variant="bodySmall" style={{ color: palette.dim }}>
+                Categories
+              </Text>
+            </View>
+            <CategoryChips
+              categories={categories}
+              chosen={categoryIds}
+              onChange={(ids) => correct({ categoryIds: ids })}
+            />
+          </>
+        )}
+        {!problem && event.rule === undefined && (
+          <Consequences
+            span={span}
+            isBooked={calendar?.defaultAvailability !== 'free'}
+            ownEventId={null}
+            preferences={preferences}
+          />
+        )}
+        {!problem && event.rule !== undefined && (
+          <Outlook event={event} preferences={preferences} />
+        )}
+      </PanelFrame>
+    </Unreadable>
   );
 }
 

@@ -118,6 +118,9 @@ export function Details(props: Props) {
     >
       <Line icon="clock-outline">{saySpan(o, preferences.wording, LONG) + length}</Line>
       {away && <Line icon="earth">{away}</Line>}
+      {date?.start.kind === 'floating' && (
+        <Line icon="earth">Floating: this clock time wherever you are.</Line>
+      )}
       {atHome && <Line icon="home-outline">{atHome}</Line>}
       {said && <Line icon="repeat">{said}</Line>}
       {o.changed && <Line icon="pencil-outline">This date was changed by hand.</Line>}

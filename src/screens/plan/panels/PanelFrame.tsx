@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
-import { createContext, useContext, useEffect, useRef } from 'react';
+import { createContext, useContext, useEffect, useLayoutEffect, useRef } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
+import { useBackCloses } from '@/ui/backStack';
 import { Title } from '@/ui/Title';
 import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
@@ -23,34 +24,48 @@ export function PanelFrame({ title, onClose, children, footer }: Props) {
   const palette = usePalette();
   const tellHeight = useContext(PanelHeight);
   const frame = useRef<View>(null);
+  useBackCloses(onClose);
 
-  useEffect(() => {
+  // As soon as it is seen: a key that is pressed then is meant for it.
+  const cameFrom = useRef<Element | null>(null);
+  useLayoutEffect(() => {
     const element = frame.current as unknown as HTMLElement;
-    const cameFrom = document.activeElement;
+    cameFrom.current = document.activeElement;
     // A field that asked for the focus keeps it.
-    if (!element.contains(cameFrom)) element.focus();
-    return () => {
+    if (!element.contains(document.activeElement)) element.focus();
+  }, []);
+  useEffect(
+    () => () => {
       // A field of the panel that follows has taken the focus already; it keeps it.
       if (document.activeElement !== document.body) return;
-      if (cameFrom instanceof HTMLElement && cameFrom.isConnected)
-        cameFrom.focus({ preventScroll: true });
-    };
-  }, []);
+      const before = cameFrom.current;
+      if (before instanceof HTMLElement && before.isConnected)
+        before.focus({ preventScroll: true });
+    },
+    [],
+  );
 
   const close = useRef(onClose);
-  useEffect(() => {
+  useLayoutEffect(() => {
     close.current = onClose;
   });
-  // Text fields keep their keys from React's handlers around them, not from those of the page.
-  useEffect(() => {
+  // Wherever the focus is. Text fields keep their keys from what stands around the app, the window
+  // too, but not from the panel.
+  useLayoutEffect(() => {
     const element = frame.current as unknown as HTMLElement;
     function onKeyDown(event: KeyboardEvent) {
       // A dialog over the panel is closed by itself.
-      if ((event.target as HTMLElement).closest('dialog')) return;
-      if (event.key === 'Escape') close.current();
+      if (event.defaultPrevented || (event.target as HTMLElement).closest('dialog')) return;
+      if (event.key !== 'Escape') return;
+      event.preventDefault();
+      close.current();
     }
     element.addEventListener('keydown', onKeyDown);
-    return () => element.removeEventListener('keydown', onKeyDown);
+    window.addEventListener('keydown', onKeyDown);
+    return () => {
+      element.removeEventListener('keydown', onKeyDown);
+      window.removeEventListener('keydown', onKeyDown);
+    };
   }, []);
 
   return (

@@ -8,11 +8,13 @@ interface Props {
   name: string;
   value: string;
   isOpen: boolean;
+  /** Whether the name is seen, for what does not tell by itself what it is. */
+  hasName?: boolean;
   onPress(): void;
 }
 
 /** One part of what a line was understood to mean; a press opens it for correction. */
-export function Understood({ icon, name, value, isOpen, onPress }: Props) {
+export function Understood({ icon, name, value, isOpen, hasName, onPress }: Props) {
   const palette = usePalette();
   return (
     <Pressable
@@ -24,7 +26,7 @@ export function Understood({ icon, name, value, isOpen, onPress }: Props) {
     >
       <Icon name={icon} size={18} color={palette.dim} />
       <View style={styles.text}>
-        <Text>{value}</Text>
+        <Text>{hasName ? `${name}: ${value}` : value}</Text>
       </View>
       <Icon name={isOpen ? 'chevron-up' : 'pencil-outline'} size={18} color={palette.dim} />
     </Pressable>

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { Button, Text } from 'react-native-paper';
 import type { Workweek } from '@/core/model/others';
+import { sayWorkday } from '@/core/model/workweek';
 import { weekdayOf, formatDate } from '@/core/time/civil';
-import { sayDay, sayMinute } from '@/core/time/words';
-import type { HourCycle } from '@/core/time/words';
+import { sayDay } from '@/core/time/words';
 import { useActions } from '@/data/actions';
 import type { Preferences } from '@/data/preferences';
 import { WorkFields } from '@/screens/settings/WorkFields';
@@ -19,13 +19,6 @@ interface Props {
   day: number;
   preferences: Preferences;
   onClose(): void;
-}
-
-/** "08:30 – 17:00, workshop", or "off". */
-function sayWorkday({ hours, workplace }: Workday, hourCycle: HourCycle): string {
-  if (!hours) return 'off';
-  const at = (minute: number) => sayMinute(minute, hourCycle);
-  return [`${at(hours.from)} – ${at(hours.to)}`, workplace].filter(Boolean).join(', ');
 }
 
 /** When and where the work of one date is, where that differs from its weekday. */

@@ -29,7 +29,7 @@ export function NowLine({
   return (
     <View aria-hidden style={[styles.line, { top: first.y, height, left: left - 5 }]}>
       <View style={[styles.point, { borderTopColor: amber }]} />
-      <View style={[styles.stroke, { backgroundColor: amber }]} />
+      <View style={[styles.stroke, { borderColor: amber }]} />
     </View>
   );
 }
@@ -45,5 +45,6 @@ const styles = StyleSheet.create({
     borderLeftColor: 'transparent',
     borderRightColor: 'transparent',
   },
-  stroke: { width: 2, flex: 1 },
+  // A border stays where colours are the person's own.
+  stroke: { borderLeftWidth: 2, flex: 1 },
 });

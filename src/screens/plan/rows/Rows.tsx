@@ -15,12 +15,12 @@ import { placeInRows } from './placeInRows';
 import type { GhostHandle } from '../sheet/Ghost';
 import { Ghost } from '../sheet/Ghost';
 import { gutterOf, rowSizes } from './geometry';
+import { AxisCorner } from './AxisCorner';
 import { HourAxis } from './HourAxis';
 import { NowLine } from './NowLine';
-import { UsualHours } from './UsualHours';
 import { SheetRow } from './SheetRow';
 import { useRowsLayout } from './useRowsLayout';
-import { ZoneAxes } from './ZoneAxes';
+import { zoneAxes, ZoneAxes } from './ZoneAxes';
 
 interface Props extends FormProps {
   /** Shows the sheet as people in a zone see it. */
@@ -70,6 +70,10 @@ export function Rows(props: Props) {
     text: scale.text,
   };
   const layout = useRowsLayout(frame, occurrences);
+  const axes = useMemo(
+    () => zoneAxes({ zones: settings.zones, clock, home, days }),
+    [settings.zones, clock, home, days],
+  );
 
   const byId = useMemo(() => new Map(occurrences.map((o) => [o.id, o])), [occurrences]);
   const calendarOf = useMemo(() => new Map(calendars.map((c) => [c.id, c])), [calendars]);
@@ -128,19 +132,17 @@ export function Rows(props: Props) {
 
   return (
     <View style={styles.all}>
-      <ZoneAxes
-        zones={settings.zones}
-        clock={clock}
-        home={home}
-        days={days}
-        line={line}
-        gutter={gutter}
-        wording={wording}
-        onSeeAs={onSeeAs}
-      />
       <View>
+        {room.width > 0 && (
+          <ZoneAxes axes={axes} line={line} gutter={gutter} wording={wording} onSeeAs={onSeeAs} />
+        )}
         <HourAxis line={line} gutter={gutter} hourCycle={wording.hourCycle} />
-        {isWidened && <UsualHours gutter={gutter} onPress={() => onWiden(false)} />}
+        <AxisCorner
+          axes={axes}
+          gutter={gutter}
+          onSeeAs={onSeeAs}
+          onUsualHours={isWidened ? () => onWiden(false) : null}
+        />
       </View>
       <ScrollView
         ref={scroller}

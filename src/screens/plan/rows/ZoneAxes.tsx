@@ -9,6 +9,7 @@ import { sayHour, weekdayName } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import { instantFromWall } from '@/core/time/zones';
 import { SANS, usePalette, textPx } from '@/ui/theme/theme';
+import { useHasFingers } from '@/ui/useMedia';
 import type { TimeLine } from './RowBackground';
 
 const AXIS = 19;
@@ -17,17 +18,29 @@ const HOUR_ROOM = 34;
 /** A gutter up to this width has room for a zone's name alone. */
 const NARROW = 60;
 
-interface Props {
+interface Watched {
   zones: readonly WatchedZone[];
   /** The clock that the sheet goes by, and the home zone. */
   clock: string;
   home: string;
   /** The days shown (day numbers), in order. */
   days: readonly number[];
+}
+
+interface Props {
+  axes: readonly ZoneAxis[];
   line: TimeLine;
   gutter: number;
   wording: Wording;
-  onSeeAs(zone: string | null): void;
+  onSeeAs(zone: string): void;
+}
+
+/** The hours of a zone along the sheet, for the days on which they stand that way. */
+export interface ZoneAxis {
+  label: string;
+  hours: AxisHours;
+  /** Which of the days shown it counts for, where it is not all of them. */
+  days: string | null;
 }
 
 /** "+9", "−3:30": hours that a clock is ahead. */
@@ -37,15 +50,15 @@ function sayShift(minutes: number): string {
   return `${minutes < 0 ? '−' : '+'}${hours}${rest ? `:${String(rest).padStart(2, '0')}` : ''}`;
 }
 
-interface AxisProps extends Pick<Props, 'line' | 'gutter' | 'wording' | 'onSeeAs'> {
-  label: string;
-  hours: AxisHours;
-  /** Which of the days shown it counts for, where it is not all of them. */
-  days: string | null;
-}
+/** "Halifax −4 h, Sun" */
+export const sayAxis = ({ label, hours, days }: ZoneAxis): string =>
+  `${label} ${sayShift(hours.ahead)} h${days ? `, ${days}` : ''}`;
+
+type AxisProps = ZoneAxis & Omit<Props, 'axes'>;
 
 function Axis({ label, hours: own, days, line, gutter, wording, onSeeAs }: AxisProps) {
   const palette = usePalette();
+  const hasFingers = useHasFingers();
   const { ahead, zone } = own;
   const hours = (line.toMinute - line.fromMinute) / 60;
   const every = [1, 2, 3, 4, 6].find((step) => (line.width / hours) * step >= HOUR_ROOM) ?? 12;
@@ -54,15 +67,18 @@ function Axis({ label, hours: own, days, line, gutter, wording, onSeeAs }: AxisP
   for (let hour = first; hour * 60 - ahead < line.toMinute; hour++)
     if (((hour % every) + every) % every === 0) shown.push(hour);
   const ofDay = (hour: number) => ((hour % 24) + 24) % 24;
-  const name = `${label} ${sayShift(ahead)} h${days ? `, ${days}` : ''}`;
+  const name = sayAxis({ label, hours: own, days });
   return (
     <View style={[styles.axis, { borderColor: palette.hairline, backgroundColor: palette.paper }]}>
       <Pressable
-        role="button"
-        aria-label={`${name}. See the sheet as in ${label}`}
-        onPress={() => onSeeAs(zone)}
+        // Fingers press the corner, which is as high as all axes are.
+        {...(!hasFingers && {
+          role: 'button',
+          'aria-label': `${name}. See the sheet as in ${label}`,
+          onPress: () => onSeeAs(zone),
+        })}
+        tabIndex={hasFingers ? -1 : 0}
         style={[styles.name, { width: days ? undefined : gutter, backgroundColor: palette.paper }]}
-        hitSlop={8}
       >
         <Text style={[styles.text, { color: palette.dim }]} numberOfLines={1}>
           {label}
@@ -102,11 +118,10 @@ const sayRuns = (days: readonly number[]) =>
     )
     .join(', ');
 
-/** The hours of other zones along the top of the sheet; where a clock changes within the days shown, an axis for each way it stands. */
-export function ZoneAxes(props: Props) {
-  const { zones, clock, home, days, line, gutter, wording, onSeeAs } = props;
+/** The axes of the zones that are watched; where a clock changes within the days shown, one for each way it stands. */
+export function zoneAxes({ zones, clock, home, days }: Watched): ZoneAxis[] {
   const [fromDay] = days;
-  if (line.width <= 1 || fromDay === undefined) return null;
+  if (fromDay === undefined) return [];
   const toDay = days.at(-1)! + 1;
   const onDays = days.map((day) => zoneOnDay(clock, day));
   const isElsewhere = onDays.some((zone) => zone !== home);
@@ -120,20 +135,13 @@ export function ZoneAxes(props: Props) {
     // Where its clock reads like the sheet's there is nothing to add.
     return ways
       .filter(({ ahead }) => ahead !== 0 || ways.length === 1)
-      .map((hours) => (
-        <Axis
-          key={`${label} ${hours.ahead}`}
-          label={label}
-          hours={hours}
-          days={ways.length > 1 ? sayRuns(hours.days) : null}
-          line={line}
-          gutter={gutter}
-          wording={wording}
-          onSeeAs={onSeeAs}
-        />
-      ));
+      .map((hours) => ({ label, hours, days: ways.length > 1 ? sayRuns(hours.days) : null }));
   });
 }
+
+/** The hours of other zones along the top of the sheet. */
+export const ZoneAxes = ({ axes, ...shared }: Props) =>
+  axes.map((axis) => <Axis key={`${axis.label} ${axis.hours.ahead}`} {...axis} {...shared} />);
 
 const styles = StyleSheet.create({
   axis: { height: AXIS, borderTopWidth: 1 },

@@ -141,7 +141,7 @@ describe('a cell of the grid', () => {
         isOpen={false}
         isDraft={false}
         bookedMinutes={330}
-        hasHours
+        isTall={false}
         washes={[]}
         workweek={workweek}
         wording={WORDING}

@@ -7,6 +7,7 @@ import type { Sight } from '@/core/view/sight';
 import { typedDay } from '@/core/view/typedDate';
 import type { Preferences } from '@/data/preferences';
 import { useDayLoads } from '@/data/queries';
+import { useCopyAddress } from '@/data/useCopyAddress';
 import { DayPicker } from '@/ui/DayPicker';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
@@ -39,6 +40,7 @@ export function DateDialog({ day, today, range, sight, preferences, onGo, onClos
   const { clock, wording, firstWeekday } = preferences;
   const { width } = useWindowDimensions();
   const { dim, brick } = usePalette();
+  const copyAddress = useCopyAddress();
   const months = Math.max(1, Math.min(MOST_MONTHS, Math.floor(width / MONTH)));
   const [shown, setShown] = useState(day);
   const [text, setText] = useState('');
@@ -75,6 +77,9 @@ export function DateDialog({ day, today, range, sight, preferences, onGo, onClos
           Go
         </Button>
       </View>
+      <Button compact icon="link-variant" onPress={() => void copyAddress()} style={styles.address}>
+        Copy the address of what is shown
+      </Button>
       {text.trim() !== '' && (
         <Text role="status" variant="bodySmall" style={{ color: typed === null ? brick : dim }}>
           {typed === null ? 'That names no date yet.' : sayDay(typed, wording, LONG_DAY)}
@@ -87,4 +92,5 @@ export function DateDialog({ day, today, range, sight, preferences, onGo, onClos
 const styles = StyleSheet.create({
   typed: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   field: { flex: 1, minWidth: 0 },
+  address: { alignSelf: 'flex-start' },
 });

@@ -41,7 +41,7 @@ const SIMPLE = [
 const numbers = (from: number, to: number) =>
   Array.from({ length: to - from + 1 }, (_, i) => ({ value: from + i, label: String(from + i) }));
 
-/** How long a stretch the sheet shows, and how it is drawn. Every choice shows at once. */
+/** How long a stretch the sheet shows, and how it is drawn. Every choice shows at once, and none closes it. */
 export function ViewDialog(props: ViewChoices & { onClose(): void }) {
   const { view, setting, days, lenses, onView, onNextSeven, onPeriods, onClose } = props;
   const palette = usePalette();
@@ -53,17 +53,22 @@ export function ViewDialog(props: ViewChoices & { onClose(): void }) {
     onView(withSpan(view, next, roughDays(next) ?? range.to - range.from));
   };
   return (
-    <Dialog title="How the sheet is seen" onClose={onClose}>
+    <Dialog
+      title="How the sheet is seen"
+      onClose={onClose}
+      footer={
+        <Button mode="contained" onPress={onClose}>
+          Done
+        </Button>
+      }
+    >
       <View style={styles.lenses}>
         {lenses.length > 0 && (
           <Choice
             name="Lenses"
             value={props.lens?.id ?? ''}
             options={lenses.map(({ id, name }) => ({ value: id, label: name }))}
-            onChoose={(id) => {
-              onClose();
-              props.onLens(lenses.find((lens) => lens.id === id)!);
-            }}
+            onChoose={(id) => props.onLens(lenses.find((lens) => lens.id === id)!)}
           />
         )}
         <View style={styles.buttons}>
@@ -78,14 +83,7 @@ export function ViewDialog(props: ViewChoices & { onClose(): void }) {
             {lenses.length ? 'Save as a lens, edit lenses' : 'Save as a lens'}
           </Button>
           {props.lens && props.isLensChanged && (
-            <Button
-              icon="check"
-              compact
-              onPress={() => {
-                onClose();
-                props.onUpdateLens();
-              }}
-            >
+            <Button icon="check" compact onPress={props.onUpdateLens}>
               {`Update ${props.lens.name}`}
             </Button>
           )}
@@ -120,14 +118,7 @@ export function ViewDialog(props: ViewChoices & { onClose(): void }) {
         />
       )}
       <View style={styles.buttons}>
-        <Button
-          icon="calendar-arrow-right"
-          compact
-          onPress={() => {
-            onClose();
-            onNextSeven();
-          }}
-        >
+        <Button icon="calendar-arrow-right" compact onPress={onNextSeven}>
           Seven days from today
         </Button>
         <Button
@@ -147,7 +138,7 @@ export function ViewDialog(props: ViewChoices & { onClose(): void }) {
       <Text variant="bodySmall" style={{ color: palette.dim }}>
         Drawn as
       </Text>
-      <RadioGroup name="Drawn as" style={styles.forms} isChosenByGoing={false}>
+      <RadioGroup name="Drawn as" style={styles.forms}>
         {FORMS.map((form) => {
           const { name, icon, says } = FORM_WORDS[form];
           const isFit = suits(form, days);
@@ -159,10 +150,7 @@ export function ViewDialog(props: ViewChoices & { onClose(): void }) {
               aria-checked={isChosen}
               aria-label={`${name}: ${isFit ? says : FORM_NEEDS[form]}`}
               disabled={!isFit}
-              onPress={() => {
-                onView({ ...view, form });
-                onClose();
-              }}
+              onPress={() => onView({ ...view, form })}
               style={[
                 styles.form,
                 {

@@ -134,11 +134,14 @@ describe('how the sheet is seen', () => {
     expect(onView).not.toHaveBeenCalled();
   });
 
-  test('a form that was chosen closes the question', () => {
+  test('no choice closes the question; Done does', () => {
     const { group, seen, onClose } = draw();
     fireEvent.click(group('Drawn as').getByRole('radio', { name: /^Columns: a column a day/ }));
     expect(seen()).toEqual({ ...DEFAULT_VIEW, form: 'columns' });
-    expect(onClose).toHaveBeenCalled();
+    fireEvent.click(group('How long').getByRole('radio', { name: 'Month' }));
+    expect(onClose).not.toHaveBeenCalled();
+    press('button', 'Done');
+    expect(onClose).toHaveBeenCalledTimes(1);
   });
 
   test('a period of one’s own is a press away', () => {
@@ -164,7 +167,7 @@ describe('how the sheet is seen', () => {
   });
 
   test('a lens is picked, and offers to be updated once the sheet differs from it', () => {
-    const { group, onLens, onUpdateLens, onClose } = draw({
+    const { group, onLens, onUpdateLens } = draw({
       lenses: [LENS],
       lens: LENS,
       isLensChanged: true,
@@ -173,7 +176,6 @@ describe('how the sheet is seen', () => {
     expect(onUpdateLens).toHaveBeenCalled();
     fireEvent.click(group('Lenses').getByRole('radio', { name: 'My week' }));
     expect(onLens).toHaveBeenCalledWith(LENS);
-    expect(onClose).toHaveBeenCalledTimes(2);
   });
 
   test('without lenses there is only the way to the first', () => {
