@@ -1,10 +1,16 @@
+/** Our own paths, and one that Jest's reading of the package's exports misses. */
+const MODULES = {
+  '^@/(.*)$': '<rootDir>/src/$1',
+  '^chrono-node/en$': '<rootDir>/node_modules/chrono-node/dist/cjs/locales/en/index.js',
+};
+
 /** The core and the engine run in plain Node; components run as they do on the web. */
 module.exports = {
   projects: [
     {
       displayName: 'core',
       testEnvironment: 'node',
-      moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+      moduleNameMapper: MODULES,
       testMatch: ['<rootDir>/{src/core,src/engine,server,demo,scripts}/**/*.test.ts'],
       transform: { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
       transformIgnorePatterns: [
@@ -16,7 +22,7 @@ module.exports = {
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{ui,screens,data}/**/*.test.tsx'],
       setupFilesAfterEnv: ['<rootDir>/src/ui/testing/setup.ts'],
-      moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+      moduleNameMapper: MODULES,
       // Packages that ship as modules of the newer kind.
       transformIgnorePatterns: [
         '/node_modules/(?!(.*/)?(react-native|@react-native|expo|@expo|temporal-|color|nanoid|comlink|chrono-node))',

@@ -1,6 +1,7 @@
 import { defineConfig } from '@playwright/test';
 
-const PORT = 4399;
+/** Another port lets two runs stand beside each other. */
+const PORT = Number(process.env['E2E_PORT'] ?? 4399);
 
 /** Debian's Chromium, kept from asking other hosts for anything of its own. */
 const launchOptions = {

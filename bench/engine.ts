@@ -70,7 +70,7 @@ export async function benchEngine(events: readonly CalendarEvent[]): Promise<voi
   report('the same series over a week by rrule-temporal', library, 'ms');
   report('rrule-temporal takes, times as long', library / median(times), '×');
   const writing = performance.now();
-  const { text } = engine.exportCalendars({ calendarIds: null });
+  const { text } = await engine.exportCalendars({ calendarIds: null });
   report(`export of ${(text.length / 1e6).toFixed(1)} MB`, performance.now() - writing, 'ms');
 }
 

@@ -19,7 +19,8 @@ function bundleSizes(): void {
   }));
   const sum = (part: typeof sizes) => part.reduce((total, { kilobytes }) => total + kilobytes, 0);
   const worker = sizes.filter(({ name }) => name.startsWith('engine-'));
-  const first = sizes.filter(({ name }) => /^(entry|__common|__expo-metro-runtime)/.test(name));
+  const page = readFileSync(path.join(DIST, 'index.html'), 'utf8');
+  const first = sizes.filter(({ name }) => page.includes(name));
   report('bundle, gzip: what every page loads', sum(first), 'KB');
   report('bundle, gzip: the worker', sum(worker), 'KB');
   report('bundle, gzip: all', sum(sizes), 'KB');

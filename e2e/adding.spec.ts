@@ -10,6 +10,7 @@ import {
   spotOf,
   test,
   touchDrag,
+  typeLine,
 } from './fixtures';
 
 test('a jotted line becomes an event, part by part', async ({ page }) => {
@@ -17,7 +18,7 @@ test('a jotted line becomes an event, part by part', async ({ page }) => {
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   const card = panel(page, 'Add an event');
   await expect(card.getByRole('textbox', { name: 'What, when, where' })).toBeFocused();
-  await page.keyboard.type('Freight call Thu 14:00 for 90 min at Quay 3 in Clients');
+  await typeLine(page, 'Freight call Thu 14:00 for 90 min at Quay 3 in Clients');
   await expect(
     card.getByRole('button', { name: /When: Thu,? 26 Nov, 14:00 – 15:30 · 1 h 30 min/ }),
   ).toBeVisible();
@@ -33,7 +34,7 @@ test('each part can be corrected before the event is kept', { tag: '@phone' }, a
   await openDemo(page);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   const card = panel(page, 'Add an event');
-  await page.keyboard.type('Lamp check tomorrow 9-10:30');
+  await typeLine(page, 'Lamp check tomorrow 9-10:30');
   await card.getByRole('button', { name: /^When: Wed,? 25 Nov, 09:00 – 10:30/ }).click();
   await card.getByRole('textbox', { name: 'Start' }).fill('1115');
   await card.getByRole('textbox', { name: 'Start' }).blur();
@@ -52,7 +53,7 @@ test('each part can be corrected before the event is kept', { tag: '@phone' }, a
 test('a bare title lasts the whole day', { tag: '@wide' }, async ({ page }) => {
   await openOwn(page);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await page.keyboard.type('Order brass polish');
+  await typeLine(page, 'Order brass polish');
   await page.keyboard.press('Enter');
   await expect(bar(page, 'Order brass polish')).toHaveAccessibleName(/Tue,? 24 Nov, My work, busy/);
 });
@@ -65,7 +66,7 @@ test('a press on a time begins an event there', async ({ page, isPhone }) => {
   await expect(
     card.getByRole('button', { name: /When: Sat,? 28 Nov, 15:00 – 15:30/ }),
   ).toBeVisible();
-  await page.keyboard.type('Polish lenses for 2 hours');
+  await typeLine(page, 'Polish lenses for 2 hours');
   await expect(card.getByRole('button', { name: /15:00 – 17:00/ })).toBeVisible();
   await card.getByRole('button', { name: 'Keep' }).click();
   const kept = await boxOf(bar(page, 'Polish lenses'));
@@ -109,7 +110,7 @@ test(
 test('All details takes what was typed along', { tag: '@phone' }, async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await page.keyboard.type('Supplier visit Friday 10:00 at Loading door');
+  await typeLine(page, 'Supplier visit Friday 10:00 at Loading door');
   await page.getByRole('button', { name: 'All details' }).click();
   const editor = panel(page, 'New event');
   await expect(editor.getByRole('textbox', { name: 'Title' })).toHaveValue('Supplier visit');

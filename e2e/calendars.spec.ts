@@ -43,6 +43,7 @@ test('a calendar is shown alone, takes new events, and the others come back', as
   await openDemo(page);
   if (isPhone) {
     // Held and let go: what opens stays open.
+    await chip(page, 'Clients').scrollIntoViewIfNeeded();
     const box = await boxOf(chip(page, 'Clients'));
     await touchDrag(page, [{ x: box.x + 20, y: box.y + box.height / 2 }], 700);
   } else await chip(page, 'Clients').click({ button: 'right' });

@@ -9,6 +9,7 @@ import {
   sheet,
   test,
   goTo,
+  typeLine,
 } from './fixtures';
 
 test(
@@ -132,7 +133,7 @@ test('a copy goes to a day of a picked month', { tag: '@phone' }, async ({ page 
 test('Escape closes the card, and nothing was added', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await page.keyboard.type('Never mind Saturday 9:00');
+  await typeLine(page, 'Never mind Saturday 9:00');
   await page.keyboard.press('Escape');
   await expect(panel(page, 'Add an event')).toBeHidden();
   await expect(bar(page, 'Never mind')).toHaveCount(0);
@@ -150,7 +151,7 @@ test('a new calendar is made, and events can go to it', { tag: '@wide' }, async 
   await form.getByRole('button', { name: 'Make' }).click();
   await expect(form).toBeHidden();
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await page.keyboard.type('Opening talk Saturday 11:00 in Harbour talks');
+  await typeLine(page, 'Opening talk Saturday 11:00 in Harbour talks');
   await page.keyboard.press('Enter');
   await expect(bar(page, 'Opening talk')).toHaveAccessibleName(
     /11:00 – 11:30, Harbour talks, busy/,

@@ -1,4 +1,4 @@
-import { bar, expect, message, openDemo, panel, test, goTo } from './fixtures';
+import { bar, expect, message, openDemo, panel, test, goTo, typeLine } from './fixtures';
 
 test('an event is edited in every field and keeps it over a reload', async ({ page }) => {
   await openDemo(page);
@@ -130,7 +130,7 @@ test('undo and redo by keys, after a reload too', { tag: '@wide' }, async ({ pag
   await openDemo(page);
   for (const title of ['Petty cash', 'Gasket delivery']) {
     await page.getByRole('button', { name: 'Add', exact: true }).click();
-    await page.keyboard.type(`${title} again Saturday 9:00`);
+    await typeLine(page, `${title} again Saturday 9:00`);
     await page.keyboard.press('Enter');
     await expect(bar(page, `${title} again`)).toBeVisible();
   }

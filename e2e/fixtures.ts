@@ -70,7 +70,7 @@ export async function see(
       .getByRole('radio', { name: span[1], exact: true })
       .click();
   if (form) await dialog.getByRole('radio', { name: new RegExp(`^${form}:`) }).click();
-  else await dialog.getByRole('button', { name: 'Close' }).click();
+  await dialog.getByRole('button', { name: 'Done' }).click();
   await expect(dialog).toBeHidden();
 }
 
@@ -116,12 +116,22 @@ export async function exportAll(page: Page): Promise<string> {
   return downloaded(page, () => dialog.getByRole('button', { name: 'Export' }).click());
 }
 
-/** Adds what one typed line says, from wherever one is. */
-export async function jot(page: Page, line: string): Promise<void> {
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
+/** Types into the card that adds, once it hears what is typed. */
+export async function typeLine(page: Page, line: string): Promise<void> {
   await expect(page.getByRole('textbox', { name: 'What, when, where' })).toBeFocused();
   await page.keyboard.type(line);
+}
+
+/** Enters a line by the card that adds; its answer is the caller's to wait for. */
+export async function enterLine(page: Page, line: string): Promise<void> {
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await typeLine(page, line);
   await page.keyboard.press('Enter');
+}
+
+/** Adds what one typed line says, from wherever one is. */
+export async function jot(page: Page, line: string): Promise<void> {
+  await enterLine(page, line);
   await expect(message(page, /^Added “/)).toBeVisible();
   await expect(panel(page, 'Add an event')).toBeHidden();
 }
@@ -184,6 +194,8 @@ export async function touchDrag(
     );
     return { down };
   });
+  // One that does not rest goes on at once, however slow the machine is: no time passes for the page.
+  if (!restMs) await page.clock.pauseAt(await page.evaluate(() => Date.now() + 5000));
   await send('touchStart', [points[0]!]);
   // A busy page may be told of it late; the finger rests from then on, by the page's own clock.
   await isDown.evaluate(async ({ down }) => void (await down));
@@ -198,6 +210,7 @@ export async function touchDrag(
   }
   await hold?.();
   await send('touchEnd', []);
+  if (!restMs) await page.clock.resume();
   await client.detach();
 }
 

@@ -117,6 +117,10 @@ test(
     await expect(picker(page, 'Next three')).toBeVisible();
     await expect(heading(page, /^24 – 26 Nov/)).toBeVisible();
     await expect(page.getByRole('switch', { name: 'Workshop' })).not.toBeChecked();
+    const here = page.getByRole('button', { name: /^This window shows calendars of its own/ });
+    await expect(here).toBeVisible();
+    await here.click();
+    await expect(here).toBeHidden();
     await page.keyboard.press('2');
     await expect(heading(page, /^Nov(ember)? 2026$/)).toBeVisible();
 
@@ -130,6 +134,7 @@ test(
     await see(page, { form: 'Agenda' });
     await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
     await page.getByRole('button', { name: 'Update November as a table' }).click();
+    await page.getByRole('button', { name: 'Done' }).click();
     await expect(picker(page, 'November as a table')).toBeVisible();
 
     const dialog = await openLenses(page);

@@ -13,6 +13,7 @@ import {
   sheet,
   test,
   touchDrag,
+  typeLine,
 } from './fixtures';
 
 /** All of the person's calendars as the file that they would get, and back to the plan. */
@@ -150,7 +151,7 @@ test(
   async ({ page }) => {
     await openDemo(page);
     await page.getByRole('button', { name: 'Add', exact: true }).click();
-    await page.keyboard.type('Lantern dues 31 December 9:00');
+    await typeLine(page, 'Lantern dues 31 December 9:00');
     await page.getByRole('button', { name: 'Repeats: Once' }).click();
     const card = panel(page, 'Add an event');
     await card.getByRole('radio', { name: 'Monthly' }).click();

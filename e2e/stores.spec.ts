@@ -1,11 +1,16 @@
 import type { Page } from '@playwright/test';
-import { bar, expect, message, openDemo, openOwn, panel, test, goTo } from './fixtures';
-
-async function jot(page: Page, line: string) {
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await page.keyboard.type(line);
-  await page.keyboard.press('Enter');
-}
+import {
+  bar,
+  enterLine,
+  expect,
+  jot,
+  message,
+  openDemo,
+  openOwn,
+  panel,
+  test,
+  goTo,
+} from './fixtures';
 
 async function rename(page: Page, from: string, field: string, to: string) {
   await bar(page, from).click();
@@ -21,7 +26,7 @@ test(
     await openDemo(page);
     const other = await context.newPage();
     await openDemo(other);
-    await jot(page, 'Crane permit Saturday 9:00');
+    await enterLine(page, 'Crane permit Saturday 9:00');
     await expect(bar(other, 'Crane permit')).toBeVisible({ timeout: 1000 });
 
     // The second window opens the editor before the first one keeps: what it shows is old by then.
@@ -129,14 +134,17 @@ test(
         return original.call(this, stores, mode, options);
       };
     });
-    await jot(page, 'Unsaved call Saturday 9:00');
+    await enterLine(page, 'Unsaved call Saturday 9:00');
     await expect(bar(page, 'Unsaved call')).toBeVisible();
     const notice = page.getByRole('alert');
+    await expect(
+      message(page, /^Added “Unsaved call” .*\. It is on this page only\.$/),
+    ).toBeVisible();
     await expect(notice).toContainText('storage for this page is full');
     await expect(notice).toContainText('1 change kept on this page only');
     const waiting = page.waitForEvent('download');
     await notice.getByRole('button', { name: 'Export all' }).click();
-    expect((await waiting).suggestedFilename()).toBe('Orderly Week.ics');
+    expect((await waiting).suggestedFilename()).toBe('All calendars.ics');
 
     await worker!.evaluate(() => {
       const { originalTransaction } = globalThis as unknown as {
@@ -150,6 +158,53 @@ test(
     await openDemo(other);
     await expect(bar(other, 'Unsaved call')).toBeVisible();
     expect(problems).toEqual([]);
+  },
+);
+
+test(
+  'a worker that breaks, storage that is cleared and a screen that fails lose nothing',
+  { tag: '@wide' },
+  async ({ page, problems }) => {
+    await openDemo(page);
+    await jot(page, 'First call Saturday 9:00');
+    await page.workers()[0]!.evaluate(() => {
+      setTimeout(() => {
+        throw new Error('out of steam');
+      });
+    });
+    const notice = page.getByRole('alert');
+    await expect(notice).toContainText(
+      'What keeps your data stopped (Uncaught Error: out of steam)',
+    );
+    await notice.getByRole('button', { name: 'Close' }).click();
+    await jot(page, 'Second call Saturday 10:00');
+    await expect(bar(page, 'First call')).toBeVisible();
+
+    await page.evaluate(async () => {
+      for (const { name } of await indexedDB.databases()) indexedDB.deleteDatabase(name!);
+    });
+    await jot(page, 'Third call Saturday 11:00');
+    await expect(notice).toContainText('The browser cleared this page’s storage.');
+    await page.reload();
+    for (const title of ['First call', 'Second call', 'Third call', 'Lamp 14 strip-down'])
+      await expect(bar(page, title)).toBeVisible({ timeout: 30_000 });
+
+    expect(problems).toEqual([]);
+    await page.evaluate(() => {
+      const { showModal } = HTMLDialogElement.prototype;
+      HTMLDialogElement.prototype.showModal = function () {
+        HTMLDialogElement.prototype.showModal = showModal;
+        throw new Error('broken on purpose');
+      };
+    });
+    await page.getByRole('button', { name: 'Filter', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'This screen stopped' })).toBeVisible();
+    await expect(page.getByRole('alert')).toContainText('went wrong: broken on purpose.');
+    await page.getByRole('button', { name: 'Show it again' }).click();
+    await expect(bar(page, 'Third call')).toBeVisible();
+    // The framework says what it caught; nothing else went wrong.
+    expect(problems.filter((text) => !text.includes('broken on purpose'))).toEqual([]);
+    problems.length = 0;
   },
 );
 

@@ -50,8 +50,11 @@ test('the small window holds a day, goes to others, and adds to it', async ({ pa
   await page.getByRole('button', { name: 'Pick a day' }).click();
   await pickDay(page, '26 November 2026');
   await expect(panel(page, 'Pick a day')).toBeHidden();
-  await page.getByRole('textbox', { name: 'What, when, where' }).fill('Wick order 12:15');
-  await page.keyboard.press('Enter');
+  // The day is here, and with it the calendars that can be added to.
+  await expect(page.getByRole('button', { name: /^Harbour board visit, / })).toBeVisible();
+  const line = page.getByRole('textbox', { name: 'What, when, where' });
+  await line.fill('Wick order 12:15');
+  await line.press('Enter');
   await expect(
     page
       .getByRole('group', { name: 'Events' })

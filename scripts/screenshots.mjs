@@ -73,6 +73,7 @@ const seen = (span, form) => async (page) => {
     .getByRole('radio', { name: span, exact: true })
     .click();
   await dialog.getByRole('radio', { name: new RegExp(`^${form}:`) }).click();
+  await dialog.getByRole('button', { name: 'Done' }).click();
   // The agenda shows itself once it has found its day.
   if (form === 'Agenda') await page.getByRole('heading', { name: /24 November$/ }).waitFor();
 };
