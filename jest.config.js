@@ -14,7 +14,7 @@ module.exports = {
       testMatch: ['<rootDir>/{src/core,src/engine,server,demo,scripts}/**/*.test.ts'],
       transform: { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
       transformIgnorePatterns: [
-        '/node_modules/(?!(temporal-|nanoid|chrono-node|ical\\.js|@react-native-async-storage|idb))',
+        '/node_modules/(?!(@noble|temporal-|nanoid|chrono-node|ical\\.js|@react-native-async-storage|idb))',
       ],
     },
     {
@@ -25,7 +25,7 @@ module.exports = {
       moduleNameMapper: MODULES,
       // Packages that ship as modules of the newer kind.
       transformIgnorePatterns: [
-        '/node_modules/(?!(.*/)?(react-native|@react-native|expo|@expo|temporal-|color|nanoid|comlink|chrono-node))',
+        '/node_modules/(?!(.*/)?(react-native|@react-native|expo|@expo|temporal-|color|nanoid|comlink|chrono-node|@noble))',
       ],
     },
   ],

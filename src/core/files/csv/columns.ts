@@ -47,7 +47,7 @@ const plainName = (name: string) =>
 
 /** Whether a column holds nothing but times of the day. */
 function holdsTimes(at: number, rows: readonly (readonly string[])[]): boolean {
-  const cells = rows.map((row) => row[at] ?? '').filter(Boolean);
+  const cells = rows.map((row) => (row[at] ?? '').trim()).filter(Boolean);
   return cells.length > 0 && cells.every((cell) => parseClock(cell) !== null);
 }
 

@@ -7,6 +7,9 @@ import type { FileContents } from '../ics/readFile';
 import type { ColumnMap, ColumnMeaning } from './columns';
 import type { DateOrder } from './dates';
 import { readDate } from './dates';
+import { unguardCell } from './formula';
+import { readNames } from './names';
+import { rowUid } from './rowUid';
 import type { Table } from './table';
 
 /** How the rows of a table are to be read. */
@@ -124,26 +127,17 @@ function endOf(row: { startDay: number; endDay: number | null; from: number; to:
   return ((endDay ?? startDay) + (isNextDay ? 1 : 0)) * DAY + to * MINUTE;
 }
 
-/** FNV-1a: a row gets the same UID whenever it is read, so that it comes in once. */
-function uidOf(cells: readonly string[]): string {
-  let hash = 0x811c9dc5;
-  for (const c of cells.join('\u0000')) hash = Math.imul(hash ^ c.codePointAt(0)!, 0x01000193);
-  return `row-${(hash >>> 0).toString(16)}-${cells.join('').length}@orderly-week`;
+/** A cell as it was before it was kept from running, with the blanks around it. */
+function rawCell(cells: readonly string[], column: number | undefined): string {
+  return column === undefined ? '' : unguardCell(cells[column] ?? '');
 }
 
-/** What `escapeFormulae` of the writer puts before a cell that a spreadsheet would run. */
-const plain = (cell: string) => (/^'[=+\-@]/.test(cell) ? cell.slice(1) : cell);
-
-function readRow(cells: readonly string[], reading: TableReading): EventDraft {
-  const at: Cells = (meaning) => {
-    const column = reading.columns[meaning];
-    return column === undefined ? '' : plain(cells[column] ?? '');
-  };
+/** `copy` counts the rows before it that say the same. */
+function readRow(cells: readonly string[], copy: number, reading: TableReading): EventDraft {
+  const text: Cells = (meaning) => rawCell(cells, reading.columns[meaning]);
+  const at: Cells = (meaning) => text(meaning).trim();
   const availability = AVAILABILITIES.find(([words]) => words.test(at('availability')))?.[1];
-  const categories = at('categories')
-    .split(/[;,]/)
-    .map((name) => name.trim())
-    .filter(Boolean);
+  const categories = readNames(at('categories'));
   const {
     id: _id,
     calendarId: _calendar,
@@ -152,11 +146,11 @@ function readRow(cells: readonly string[], reading: TableReading): EventDraft {
     {
       id: 'draft',
       calendarId: 'draft',
-      uid: uidOf(cells),
-      title: at('title'),
-      place: at('place'),
-      notes: at('notes'),
-      link: at('link'),
+      uid: rowUid(cells, copy),
+      title: text('title'),
+      place: text('place'),
+      notes: text('notes'),
+      link: text('link'),
       ...readSpan(at, reading),
       ...(availability && { availability }),
       ...(categories.length && {
@@ -186,23 +180,36 @@ export function readRows(table: Table, reading: TableReading): FileContents {
     skipped: [],
     notes: [],
   };
-  const seen = new Set<string>();
+  const copies = new Map<string, number>();
+  const alike: number[] = [];
   for (const { line, cells } of table.rows) {
+    const row = JSON.stringify(cells);
+    const copy = copies.get(row) ?? 0;
+    copies.set(row, copy + 1);
     try {
-      const draft = readRow(cells, reading);
-      if (seen.has(draft.uid)) contents.skipped.push({ line, what: 'This row stood before.' });
-      else {
-        contents.events.push(draft);
-        const calendar = cells[reading.columns.calendar ?? -1]?.trim();
-        if (calendar) contents.calendarNames.set(draft.uid, calendar);
-      }
-      seen.add(draft.uid);
+      const draft = readRow(cells, copy, reading);
+      contents.events.push(draft);
+      if (copy > 0) alike.push(line);
+      const calendar = rawCell(cells, reading.columns.calendar).trim();
+      if (calendar) contents.calendarNames.set(draft.uid, calendar);
     } catch (error) {
       if (!(error instanceof RangeError)) throw error;
-      const title = cells[reading.columns.title ?? -1];
+      const title = rawCell(cells, reading.columns.title).trim();
       const named = title ? `“${title}”` : 'A row without a title';
       contents.skipped.push({ line, what: `${named} stays out: ${error.message}.` });
     }
   }
+  if (alike.length) contents.notes.push(sayAlike(alike));
   return contents;
+}
+
+/** Lines that are named before the rest is only counted. */
+const MOST_NAMED = 5;
+
+function sayAlike(lines: readonly number[]): string {
+  const named = lines.slice(0, MOST_NAMED).join(', ');
+  const more = lines.length > MOST_NAMED ? ` and ${lines.length - MOST_NAMED} more` : '';
+  return lines.length === 1
+    ? `Line ${named} says the same as a line before it. Both come in.`
+    : `Lines ${named}${more} say the same as lines before them. All come in.`;
 }

@@ -17,8 +17,7 @@ export function readTable(text: string): Table {
   let at = 0;
   Papa.parse<string[]>(text, {
     step: ({ data, meta }) => {
-      const cells = data.map((cell) => cell.trim());
-      if (cells.some((cell) => cell !== '')) rows.push({ line, cells });
+      if (data.some((cell) => cell.trim() !== '')) rows.push({ line, cells: data });
       // A quoted cell may hold line ends, so lines are counted in what was read.
       line += text.slice(at, meta.cursor).split('\n').length - 1;
       at = meta.cursor;
@@ -27,8 +26,13 @@ export function readTable(text: string): Table {
   const [head, ...others] = rows;
   if (!head || !others.length)
     throw new FileError('There are no rows under a first row that names the columns.');
+  const names = head.cells.map((name) => name.trim());
+  // Blanks after a separator belong to how a file is written if its first row has them; else to the texts.
+  const isPadded = head.cells.some((name, i) => name !== names[i]);
   return {
-    columns: head.cells.map((name, i) => name || `Column ${i + 1}`),
-    rows: others,
+    columns: names.map((name, i) => name || `Column ${i + 1}`),
+    rows: isPadded
+      ? others.map(({ line, cells }) => ({ line, cells: cells.map((cell) => cell.trim()) }))
+      : others,
   };
 }

@@ -2,6 +2,8 @@ import Papa from 'papaparse';
 import type { Occurrence } from '../../agenda/occurrence';
 import type { CalendarEvent } from '../../model/event';
 import { DAY, dayOfWall, formatDate, minuteOfDay } from '../../time/civil';
+import { guardCell } from './formula';
+import { writeNames } from './names';
 
 /** Columns that can go out, in their usual order, with their names. */
 export const OUT_COLUMNS = {
@@ -48,7 +50,7 @@ const CELLS: Record<OutColumn, (row: OutRow) => string | number> = {
   hours: ({ minutes }) => (minutes > 0 ? Math.round(minutes / 0.6) / 100 : ''),
   calendar: ({ calendar }) => calendar,
   place: ({ occurrence }) => occurrence.place,
-  categories: ({ categories }) => categories.join('; '),
+  categories: ({ categories }) => writeNames(categories),
   availability: ({ occurrence }) => occurrence.availability,
   notes: ({ event, occurrence: { dateKey } }) =>
     (dateKey === null ? undefined : event.changedDates[dateKey]?.notes) ?? event.notes,
@@ -56,14 +58,15 @@ const CELLS: Record<OutColumn, (row: OutRow) => string | number> = {
     (dateKey === null ? undefined : event.changedDates[dateKey]?.link) ?? event.link,
 };
 
+const guarded = (cell: string | number) => (typeof cell === 'string' ? guardCell(cell) : cell);
+
 /**
  * A table file (RFC 4180) with one line a date. Cells that a spreadsheet would run as a formula are
  * kept from that.
  */
 export function writeTable(rows: readonly OutRow[], columns: readonly OutColumn[]): string {
-  const lines = rows.map((row) => columns.map((column) => CELLS[column](row)));
+  const lines = rows.map((row) => columns.map((column) => guarded(CELLS[column](row))));
   return Papa.unparse([columns.map((column) => OUT_COLUMNS[column]), ...lines], {
     newline: '\r\n',
-    escapeFormulae: true,
   });
 }
