@@ -22,8 +22,9 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   forbidOnly: true,
-  timeout: 90_000,
-  expect: { timeout: 10_000 },
+  // A shared machine may stand still for a while: waiting ends late, since how fast is what the bench measures.
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   outputDir: 'test-results/browser',
   reporter: [['list'], ['json', { outputFile: 'playwright-report/results.json' }]],
   use: {
