@@ -34,7 +34,7 @@ test('every week, day and event has an address: copied, opened in a second windo
 
   const other = await context.newPage();
   await other.goto(dayAddress);
-  await expect(sheet(other, 'Day')).toBeVisible({ timeout: 30_000 });
+  await expect(sheet(other, 'Day')).toBeVisible();
   await expect(other).toHaveTitle(/\b1 Dec/);
   await other.goto(eventAddress);
   await expect(panel(other, 'Lamp 14 strip-down')).toBeVisible();

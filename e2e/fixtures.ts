@@ -43,8 +43,7 @@ export { expect };
 /** Opens the demo on its week. */
 export async function openDemo(page: Page): Promise<void> {
   await page.goto('/');
-  // A slow machine takes its time to begin; how long is what the bench measures.
-  await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible({ timeout: 30_000 });
+  await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
 }
 
 /** Opens the person's own, empty store. */

@@ -127,7 +127,7 @@ test(
     // Another window by the address holds the other lens.
     const other = await page.context().newPage();
     await other.goto(address);
-    await expect(picker(other, 'Next three')).toBeVisible({ timeout: 30_000 });
+    await expect(picker(other, 'Next three')).toBeVisible();
     await expect(heading(page, /^Nov(ember)? 2026$/)).toBeVisible();
     await other.close();
 
@@ -164,7 +164,7 @@ test('a new window opens with the lens that was put first', { tag: '@phone' }, a
   await see(page, { span: ['How long', 'Week'] });
   const other = await page.context().newPage();
   await other.goto('/');
-  await expect(picker(other, 'The month')).toBeVisible({ timeout: 30_000 });
+  await expect(picker(other, 'The month')).toBeVisible();
 });
 
 test(

@@ -32,9 +32,7 @@ test(
     const stopped = once(server, 'exit');
     try {
       await page.goto('/');
-      await expect(page.getByRole('button', { name: /^Lamp 14 strip-down, / })).toBeVisible({
-        timeout: 30_000,
-      });
+      await expect(page.getByRole('button', { name: /^Lamp 14 strip-down, / })).toBeVisible();
       const manifest = await page.evaluate(async () => {
         const link = document.querySelector<HTMLLinkElement>('link[rel=manifest]')!;
         return (await fetch(link.href)).json() as Promise<{
