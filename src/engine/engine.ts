@@ -89,6 +89,8 @@ export type OnStatus = (status: EngineStatus, recordsChanged: boolean) => void;
 
 /** Least time between two tellings while loading, in ms. */
 const TELL_EVERY = 200;
+/** The same for those after which the page asks for everything anew. */
+const SHOW_EVERY = 1500;
 const DAYS_A_WEEK = 7;
 
 /**
@@ -104,6 +106,7 @@ export class Engine {
   private progress = { loaded: 0, total: 1, ready: false };
   private onStatus: OnStatus = () => undefined;
   private lastTold = 0;
+  private lastShown = 0;
 
   constructor(
     private readonly store: Store,
@@ -160,7 +163,9 @@ export class Engine {
     batches: AsyncGenerator<{ loaded: number; total: number }>,
   ): Promise<void> {
     while (await this.loadBatch(batches)) {
-      if (Date.now() - this.lastTold > TELL_EVERY) this.tell(true);
+      const now = Date.now();
+      if (now - this.lastShown > SHOW_EVERY) this.tell(true);
+      else if (now - this.lastTold > TELL_EVERY) this.tell(false);
       await breathe();
     }
     this.tell(true);
@@ -168,6 +173,7 @@ export class Engine {
 
   private tell(recordsChanged: boolean): void {
     this.lastTold = Date.now();
+    if (recordsChanged) this.lastShown = this.lastTold;
     this.onStatus(this.status(), recordsChanged);
   }
 

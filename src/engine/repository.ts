@@ -15,6 +15,7 @@ import { applyEdit, editKey, HistoryError, stepHistory, withoutChanges } from '.
 import type { Entries } from './past';
 import { changeKey, Past } from './past';
 import { fitting, reasonOf, recordEntries, sayResults, stepResult } from './results';
+import { RecordMap } from './recordMap';
 import type { Durability } from './storage/database';
 import { StorageError } from './storage/database';
 import type { Store, Surroundings } from './storage/store';
@@ -40,7 +41,7 @@ class ReadOnlyError extends Error {
 export type OnRecord = (key: string, type: RecordType, record: AnyRecord | null) => void;
 
 /** Records read from the store before others get a turn. */
-const BATCH = 400;
+const BATCH = 800;
 /** First what the rest is shown with. */
 const LOAD_ORDER: RecordType[] = [
   'settings',
@@ -65,7 +66,7 @@ type Fields = Record<string, unknown>;
  * When writing fails, the change holds in memory and is written before the next one.
  */
 export class Repository {
-  private readonly records = new Map<string, AnyRecord>();
+  private readonly records = new RecordMap();
   private readonly pending: KeptChange[] = [];
   /** Changes that were undone before they were ever written, the next to be done again last. */
   private unkept: KeptChange[] = [];
@@ -88,15 +89,11 @@ export class Repository {
   }
 
   get<T extends RecordType>(type: T, id: string): RecordOf<T> | undefined {
-    return this.records.get(`${type}/${id}`) as RecordOf<T> | undefined;
+    return this.records.get(keyOf(type, id)) as RecordOf<T> | undefined;
   }
 
   all<T extends RecordType>(type: T): RecordOf<T>[] {
-    const found: RecordOf<T>[] = [];
-    for (const [key, record] of this.records) {
-      if (key.startsWith(`${type}/`)) found.push(record as RecordOf<T>);
-    }
-    return found;
+    return [...this.records.ofType(type).values()] as RecordOf<T>[];
   }
 
   private latest(key: string): Fields | null {
@@ -193,7 +190,7 @@ export class Repository {
     await this.surroundings.alone(async () => {
       this.past.history = { ...this.past.history, done: [], undone: [] };
       const entries: Entries = this.past.with(this.past.history);
-      for (const [key, record] of this.records) entries.set(key, writeChecked(record as Fields));
+      for (const [key, record] of this.records.entries()) entries.set(key, writeChecked(record as Fields));
       for (const { key, raw } of this.asides.list) entries.set(key, raw);
       await this.put(entries, 'strict');
       this.notes.push(
@@ -249,8 +246,7 @@ export class Repository {
       this.keep(key, null);
       throw new RecordError(`its dates can’t be worked out: ${(error as Error).message}`);
     }
-    if (record) this.records.set(key, record);
-    else this.records.delete(key);
+    this.records.put(key, record);
   }
 
   /** Shows all records as they become, or none. @throws RecordError when one can't be shown. */

@@ -39,9 +39,13 @@ export type MigrationSteps = Record<number, (type: RecordType, data: Data) => Da
 
 const MIGRATIONS: MigrationSteps = {};
 
+const isPlainObject = (value: unknown) =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
 const envelope = z.object({
   version: z.number().int().min(1),
-  data: z.record(z.string(), z.unknown()),
+  // Its fields are looked at one by one by the kind's own schema.
+  data: z.custom<Data>(isPlainObject),
 });
 
 /** Why a stored record can't be used, in words for the person. */

@@ -32,7 +32,8 @@ export interface DatabaseNews {
   onEmptied?(): void;
 }
 
-type Shelf<Mode extends IDBTransactionMode> = IDBPTransaction<
+/** The shelf within a transaction. */
+export type Shelf<Mode extends IDBTransactionMode> = IDBPTransaction<
   unknown,
   [typeof ENTRIES],
   Mode
