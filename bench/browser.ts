@@ -5,6 +5,7 @@ import type { Page } from '@playwright/test';
 import { chromium } from '@playwright/test';
 import config from '../playwright.config';
 import { benchForms } from './forms';
+import { memoryOf } from './memory';
 import { median, report, worst } from './report';
 
 /** Notes when the first event is on the page, in ms since the navigation began. */
@@ -107,6 +108,14 @@ async function workerHeap(page: Page): Promise<number> {
   return answer;
 }
 
+/** Opens the store until nothing is loading any more, in ms. */
+async function allLoaded(page: Page, url: string): Promise<number> {
+  const before = performance.now();
+  await firstEvent(page, url);
+  await page.waitForFunction(() => !document.querySelector('[aria-label="Loading"]'));
+  return performance.now() - before;
+}
+
 async function importFile(page: Page, url: string, text: string): Promise<void> {
   await page.goto(`${url}/settings`);
   await page.getByRole('button', { name: 'Open my own data' }).click();
@@ -148,7 +157,12 @@ export async function benchBrowser(url: string, text: string): Promise<void> {
   const busy: number[] = [];
   for (let i = 0; i < 3; i++) busy.push(await firstEvent(page, url));
   report('the busy store’s first week shown', median(busy), 'ms');
-  await page.waitForTimeout(6000);
+  const whole: number[] = [];
+  for (let i = 0; i < 3; i++) whole.push(await allLoaded(page, url));
+  report('the busy store read whole', median(whole), 'ms', 5000);
+  const memory = memoryOf('chromium');
+  if (memory !== null) report('memory of the whole browser', memory, 'MB', 600);
+  await page.waitForTimeout(3000);
   const turns = await turnWeeks(page, 12);
   report('week change to painted, median', median(turns), 'ms', 100);
   report('week change to painted, slowest', worst(turns), 'ms');
