@@ -24,7 +24,7 @@ interface Single {
 }
 
 /** How many dates a window shows of all series together that have very many. */
-const MOST_OF_MANY = 2 * MAX_DATES;
+const MOST_OF_MANY = MAX_DATES;
 
 /** A window with its ends on both lines. */
 interface Ends {
