@@ -1,2 +1,1 @@
 export { ImportScreen as default } from '@/screens/importing/ImportScreen';
-export { ScreenTrouble as ErrorBoundary } from '@/screens/ScreenTrouble';

@@ -1,2 +1,1 @@
 export { SettingsScreen as default } from '@/screens/settings/SettingsScreen';
-export { ScreenTrouble as ErrorBoundary } from '@/screens/ScreenTrouble';

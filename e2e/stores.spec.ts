@@ -204,6 +204,19 @@ test(
     await expect(bar(page, 'Third call')).toBeVisible();
     // The framework says what it caught; nothing else went wrong.
     expect(problems.filter((text) => !text.includes('broken on purpose'))).toEqual([]);
+
+    await page.route(/settings-\w+\.js$/, (route) => route.fulfill({ status: 404 }));
+    await goTo(page, 'Settings');
+    await expect(
+      page.getByRole('heading', { name: 'This screen could not be fetched' }),
+    ).toBeVisible();
+    await expect(page.getByRole('alert')).toContainText('A newer version of Orderly Week may have');
+    await page.getByRole('link', { name: 'Plan' }).click();
+    await expect(bar(page, 'Third call')).toBeVisible();
+    await goTo(page, 'Settings');
+    await page.unroute(/settings-\w+\.js$/);
+    await page.getByRole('button', { name: 'Reload' }).click();
+    await expect(page.getByRole('heading', { name: 'Settings' })).toBeVisible();
     problems.length = 0;
   },
 );

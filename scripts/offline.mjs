@@ -15,7 +15,8 @@ const { count, size, warnings } = await generateSW({
   swDest: path.join(DIST, 'sw.js'),
   inlineWorkboxRuntime: true,
   sourcemap: false,
-  skipWaiting: true,
+  // A newer version waits until no window of the old one is open, which may still ask for its files.
+  skipWaiting: false,
   clientsClaim: true,
   cleanupOutdatedCaches: true,
   // The server says which store a page opens first: it is asked as long as it answers.

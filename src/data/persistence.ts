@@ -36,11 +36,11 @@ export async function askToPersist(): Promise<void> {
   await storage?.persist();
 }
 
-/** What is kept of a file for each of its bytes: it is kept as text (RFC 4648 §4). */
-const AS_TEXT = 4 / 3;
+/** What is kept for each byte of a file: attached, as text (RFC 4648 §4); brought in, as records and the change that made them. */
+const KEPT_OF = { attached: 4 / 3, imported: 4 };
 
 /** Whether a file of so many bytes can be kept, as far as the browser tells. */
-export async function hasRoomFor(bytes: number): Promise<boolean> {
+export async function hasRoomFor(bytes: number, as: keyof typeof KEPT_OF): Promise<boolean> {
   const { used, allowed } = await look();
-  return used === null || allowed === null || used + bytes * AS_TEXT <= allowed;
+  return used === null || allowed === null || used + bytes * KEPT_OF[as] <= allowed;
 }

@@ -181,7 +181,9 @@ export class Importer {
     const samples = table.rows.slice(0, GUESSED_FROM).map(({ cells }) => cells);
     const guessed = guessColumns(table.columns, samples);
     const dates = [guessed.startDate, guessed.endDate].filter((column) => column !== undefined);
-    const texts = table.rows.flatMap(({ cells }) => dates.map((column) => (cells[column] ?? '').trim()));
+    const texts = table.rows.flatMap(({ cells }) =>
+      dates.map((column) => (cells[column] ?? '').trim()),
+    );
     return {
       fileName: file.name,
       columns: table.columns,

@@ -190,7 +190,8 @@ export class Repository {
     await this.surroundings.alone(async () => {
       this.past.history = { ...this.past.history, done: [], undone: [] };
       const entries: Entries = this.past.with(this.past.history);
-      for (const [key, record] of this.records.entries()) entries.set(key, writeChecked(record as Fields));
+      for (const [key, record] of this.records.entries())
+        entries.set(key, writeChecked(record as Fields));
       for (const { key, raw } of this.asides.list) entries.set(key, raw);
       await this.put(entries, 'strict');
       this.notes.push(

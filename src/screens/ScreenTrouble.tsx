@@ -5,22 +5,33 @@ import { useEngine } from '@/data/engineContext';
 import { useExports } from '@/data/useExports';
 import { Page } from '@/ui/Page';
 
+/** Whether a part of the app could not be fetched: its server has a newer version by now, or is away. */
+const isPartMissing = (error: Error) => error.name === 'AsyncRequireError';
+
 /** What is shown in place of a screen that failed: what happened, and the ways on. Nothing that was kept is touched. */
 export function ScreenTrouble({ error, retry }: ErrorBoundaryProps) {
   const { engine } = useEngine();
   const { calendarFile } = useExports();
+  const isMissing = isPartMissing(error);
+  const reload = { children: 'Reload', onPress: () => window.location.reload() };
   return (
-    <Page title="This screen stopped">
+    <Page title={isMissing ? 'This screen could not be fetched' : 'This screen stopped'}>
       <Text role="alert">
-        Something here went wrong: {error.message}. What you kept is not touched by it.
+        {isMissing
+          ? 'A newer version of Orderly Week may have taken the place of this one, or its server does not answer. What you kept is not touched by it: reload to go on.'
+          : `Something here went wrong: ${error.message}. What you kept is not touched by it.`}
       </Text>
       <View style={styles.buttons}>
-        <Button mode="contained" onPress={() => void retry()}>
-          Show it again
-        </Button>
-        <Button mode="outlined" onPress={() => window.location.reload()}>
-          Reload
-        </Button>
+        {isMissing ? (
+          <Button mode="contained" {...reload} />
+        ) : (
+          <>
+            <Button mode="contained" onPress={() => void retry()}>
+              Show it again
+            </Button>
+            <Button mode="outlined" {...reload} />
+          </>
+        )}
         <Button
           mode="outlined"
           disabled={!engine}

@@ -5,9 +5,11 @@ import type { OutColumn } from '@/core/files/csv/write';
 import { OUT_COLUMNS } from '@/core/files/csv/write';
 import type { Calendar } from '@/core/model/calendar';
 import { civilDate, dayNumber } from '@/core/time/civil';
+import { useEngine } from '@/data/engineContext';
 import { lastInSight } from '@/data/inSight';
 import { usePreferences } from '@/data/preferences';
 import { useExports } from '@/data/useExports';
+import type { EngineStatus } from '@/engine/engine';
 import { CalendarChip } from '@/ui/CalendarChip';
 import { Check } from '@/ui/Check';
 import { Choice } from '@/ui/Choice';
@@ -36,6 +38,12 @@ function daysToBegin(today: number): { from: number; to: number } {
   return { from: dayNumber(year, 1, 1), to: dayNumber(year, 12, 31) };
 }
 
+/** Why a file would not hold everything; null when it would. */
+function sayMissing({ readOnly, ready, loaded, total }: EngineStatus): string | null {
+  if (readOnly?.kind === 'incomplete') return readOnly.reason;
+  return ready ? null : `${loaded} of ${total} records are here so far.`;
+}
+
 /** Which calendars, of which time, go out in which kind of file. */
 export function ExportDialog({ calendars, today, onClose }: Props) {
   const exports = useExports();
@@ -47,6 +55,8 @@ export function ExportDialog({ calendars, today, onClose }: Props) {
   const [eventIds, setEventIds] = useState<string[]>([]);
   const [columns, setColumns] = useState(() => COLUMNS.map(({ value }) => value));
   const [withFiles, setWithFiles] = useState(false);
+  const { status } = useEngine();
+  const missing = sayMissing(status);
   const isTable = kind === 'csv';
   const isChosen = !isTable && time === 'chosen';
   const hasPeriod = isTable || time === 'period';
@@ -87,6 +97,11 @@ export function ExportDialog({ calendars, today, onClose }: Props) {
       }
     >
       <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
+        {missing && (
+          <Text role="alert">
+            Not everything is here: {missing} The file will hold only what could be read.
+          </Text>
+        )}
         <Choice<'ics' | 'csv'>
           name="As"
           value={kind}

@@ -17,7 +17,7 @@ export function useFiles() {
       if (!engine) return;
       const kept: Attachment[] = [];
       for (const file of files) {
-        if (!(await hasRoomFor(file.size))) {
+        if (!(await hasRoomFor(file.size, 'attached'))) {
           complain(`${file.name} was not attached: the browser has no room for it.`);
           continue;
         }

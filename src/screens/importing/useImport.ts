@@ -2,6 +2,7 @@ import { proxy } from 'comlink';
 import { useCallback, useEffect, useState } from 'react';
 import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
+import { hasRoomFor } from '@/data/persistence';
 import type { TableChoice } from './ColumnsStep';
 import type { TableReading } from '@/core/files/csv/rows';
 import type { ImportPreview, ImportProgress, ImportTarget, TableLook } from '@/engine/importer';
@@ -43,7 +44,12 @@ export function useImport() {
       const table = files.find(isTable);
       const onProgress = (progress: ImportProgress) =>
         setState((last) => (last.step === 'reading' ? { ...last, progress } : last));
+      const bytes = files.reduce((sum, { size }) => sum + size, 0);
       try {
+        if (!(await hasRoomFor(bytes, 'imported')))
+          throw new Error(
+            'The browser has no room for what is in it. Nothing was changed. Settings show what takes the room.',
+          );
         if (table && files.length > 1)
           throw new Error('Tables (.csv) come in one at a time, and not with calendar files.');
         if (table) {
