@@ -155,10 +155,20 @@ export function BackupCard() {
         Calendars, events, categories, settings and attached files, all in one file of your own.
       </Text>
       <View style={styles.row}>
-        <Button mode="contained" icon="database-outline" onPress={() => void backUp()}>
+        <Button
+          mode="contained"
+          icon="database-outline"
+          disabled={!engine}
+          onPress={() => void backUp()}
+        >
           Back up
         </Button>
-        <Button mode="outlined" icon="restore" onPress={() => input.current?.click()}>
+        <Button
+          mode="outlined"
+          icon="restore"
+          disabled={!engine}
+          onPress={() => input.current?.click()}
+        >
           Restore…
         </Button>
       </View>
