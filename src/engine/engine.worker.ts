@@ -41,7 +41,10 @@ const api = {
     const channel = new BroadcastChannel(nameOf(store));
     const surroundings = surroundingsOf(store, channel);
     const engine = new Engine(
-      openRecordStore(nameOf(store), { onEmptied: () => void engine.storeEmptied() }),
+      openRecordStore(nameOf(store), {
+        onEmptied: () => void engine.storeEmptied(),
+        onFreed: () => void engine.retry(),
+      }),
       surroundings,
       {
         askFeed,

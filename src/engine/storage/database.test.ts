@@ -68,10 +68,16 @@ test('a window of an older version that holds the store is told of, and waited f
   const name = newName();
   const older = await openDB(name, 1, { upgrade: (db) => void db.createObjectStore('entries') });
   await older.put('entries', '1', 'a');
-  const store = openRecordStore(name);
-  await expect(store.keys()).rejects.toThrow('Another window still runs an older version');
+  const freed = jest.fn();
+  const store = openRecordStore(name, { onFreed: freed });
+  for (let i = 0; i < 3; i++)
+    await expect(store.keys()).rejects.toThrow('Another window still runs an older version');
+  expect(freed).not.toHaveBeenCalled();
+  const told = new Promise<void>((resolve) => freed.mockImplementation(resolve));
   older.close();
+  await told;
   expect(await store.keys()).toEqual(['a']);
+  expect(freed).toHaveBeenCalledTimes(1);
 });
 
 test('a newer version gets the store at once, and this one does not write any more', async () => {

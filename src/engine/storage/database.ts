@@ -30,6 +30,8 @@ export class StorageError extends Error {
 export interface DatabaseNews {
   /** The browser took everything in it away; what is written from now on begins it anew. */
   onEmptied?(): void;
+  /** A window of an older version that held it has let it go. */
+  onFreed?(): void;
 }
 
 /** The shelf within a transaction. */
@@ -59,6 +61,8 @@ const isClosed = (error: unknown) => (error as Error | null)?.name === 'InvalidS
  */
 export class Database {
   private opening: Promise<IDBPDatabase> | null = null;
+  /** Whether a request to open it waits for a window of an older version: another would only stand in line. */
+  private isHeld = false;
   private wasOpen = false;
 
   constructor(
@@ -108,6 +112,7 @@ export class Database {
   }
 
   private open(): Promise<IDBPDatabase> {
+    if (this.isHeld) return Promise.reject(BLOCKED());
     if (!this.opening) {
       const opening = this.request(() => this.drop(opening));
       this.opening = opening;
@@ -122,13 +127,21 @@ export class Database {
 
   private request(onClosed: () => void): Promise<IDBPDatabase> {
     return new Promise((resolve, reject) => {
+      const freed = (handle: IDBPDatabase) => {
+        this.isHeld = false;
+        this.opening = Promise.resolve(handle);
+        this.news.onFreed?.();
+      };
       const request = openDB(this.name, VERSION, {
         upgrade: (database, from, _to, transaction) => {
           if (from === 0) database.createObjectStore(ENTRIES);
           else sweepGone(transaction.objectStore(ENTRIES) as never);
           if (from === 0 && this.wasOpen) this.news.onEmptied?.();
         },
-        blocked: () => reject(BLOCKED()),
+        blocked: () => {
+          this.isHeld = true;
+          reject(BLOCKED());
+        },
         // Let it go at once: the other window waits for it.
         blocking: (_from, _to, event) => {
           onClosed();
@@ -140,8 +153,12 @@ export class Database {
         (handle) => {
           this.wasOpen = true;
           resolve(handle);
+          if (this.isHeld) freed(handle);
         },
-        (error: Error) => reject(error.name === 'VersionError' ? NEWER() : error),
+        (error: Error) => {
+          this.isHeld = false;
+          reject(error.name === 'VersionError' ? NEWER() : error);
+        },
       );
     });
   }
