@@ -48,7 +48,7 @@ const NEWER = () =>
   );
 const BLOCKED = () =>
   new StorageError(
-    'Another window still runs an older version of Orderly Week. Reload it or close it, then try again.',
+    'Another window still runs an older version of Orderly Week. Reload it or close it: this one then goes on by itself.',
   );
 
 /** Whether an operation met a handle that was closed under it. */
