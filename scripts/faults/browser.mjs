@@ -26,10 +26,11 @@ export async function begin(folder) {
   return { child, page: await browser.contexts()[0].newPage() };
 }
 
-/** Opens the app; it can be used then. */
+/** Opens the app until everything is read. */
 export async function openApp(page) {
   await page.goto(URL);
-  await page.getByRole('button', { name: 'Add', exact: true }).waitFor();
+  await page.getByRole('switch', { name: 'My work' }).waitFor();
+  await page.getByRole('progressbar').waitFor({ state: 'hidden' });
 }
 
 /** Adds an event by its line. */

@@ -52,8 +52,11 @@ export function newEvent(
   fields: Pick<CalendarEvent, 'id' | 'calendarId' | 'start' | 'end'> & Partial<CalendarEvent>,
   now: number,
 ): CalendarEvent {
-  const all = { ...initialFields(), uid: uidOf(fields.id), created: now, updated: now, ...fields };
-  return all as CalendarEvent;
+  const all: Partial<CalendarEvent> = initialFields() as Partial<CalendarEvent>;
+  all.uid = uidOf(fields.id);
+  all.created = now;
+  all.updated = now;
+  return Object.assign(all, fields) as CalendarEvent;
 }
 
 /** The fields that a changed date gives to an event, as an event has them. */

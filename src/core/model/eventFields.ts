@@ -54,8 +54,8 @@ const extraDate = z.object({ start: eventTime, end: eventTime.optional() });
 /** What the rest of the app has to know of one field of an event. */
 interface FieldSpec<S extends z.ZodType = z.ZodType> {
   schema: S;
-  /** What a new event holds; without it whoever makes the event names the field, or it is absent. */
-  initial?: z.infer<S>;
+  /** Makes what a new event holds; without it whoever makes the event names the field, or it is absent. */
+  initial?: () => z.infer<S>;
   /**
    * Whether calendar files speak of it. `given`: files of other programs may leave it out without
    * meaning that there is none, so that what the person has stays.
@@ -80,16 +80,16 @@ const minutes = z.number().int().min(0);
 const DATE_SPECS = {
   start: field(eventTime, seen),
   end: field(eventTime, seen),
-  title: field(z.string(), { ...seen, initial: '' }),
-  place: field(z.string(), { ...seen, initial: '' }),
-  notes: field(z.string(), { ...seen, initial: '' }),
-  link: field(z.string(), { ...ofFile, initial: '' }),
-  availability: field(availability, { ...seen, initial: 'busy' }),
-  visibility: field(visibility, { ...ofFile, initial: 'public' }),
-  importance: field(z.number().int().min(0).max(9), { ...ofFile, initial: 0 }),
-  categoryIds: field(z.array(id), { inFile: 'given', initial: [] }),
-  attendees: field(z.array(attendee), { initial: [] }),
-  reminders: field(z.array(reminder), { inFile: 'given', initial: [] }),
+  title: field(z.string(), { ...seen, initial: () => '' }),
+  place: field(z.string(), { ...seen, initial: () => '' }),
+  notes: field(z.string(), { ...seen, initial: () => '' }),
+  link: field(z.string(), { ...ofFile, initial: () => '' }),
+  availability: field(availability, { ...seen, initial: () => 'busy' as const }),
+  visibility: field(visibility, { ...ofFile, initial: () => 'public' as const }),
+  importance: field(z.number().int().min(0).max(9), { ...ofFile, initial: () => 0 }),
+  categoryIds: field(z.array(id), { inFile: 'given', initial: () => [] }),
+  attendees: field(z.array(attendee), { initial: () => [] }),
+  reminders: field(z.array(reminder), { inFile: 'given', initial: () => [] }),
   icon: field(z.string().optional(), { inFile: 'given' }),
   inkOverride: field(hexColour.optional(), { inFile: 'given' }),
 };
@@ -125,16 +125,16 @@ export const EVENT_FIELDS = {
   calendarId: field(id),
   ...DATE_SPECS,
   rule: field(rule.optional(), seen),
-  extraDates: field(z.array(extraDate), { ...seen, initial: [] }),
-  skippedDates: field(z.array(dateKey), { ...seen, initial: [] }),
-  changedDates: field(z.record(dateKey, changedDate), { ...seen, initial: {} }),
+  extraDates: field(z.array(extraDate), { ...seen, initial: () => [] }),
+  skippedDates: field(z.array(dateKey), { ...seen, initial: () => [] }),
+  changedDates: field(z.record(dateKey, changedDate), { ...seen, initial: () => ({}) }),
   /** Whole days of a series' length that follow the clock (DURATION in days, RFC 5545 §3.3.6): the rest passes exactly. */
   clockDays: field(z.number().int().min(1).optional(), ofFile),
-  travelBefore: field(minutes, { initial: 0 }),
-  travelAfter: field(minutes, { initial: 0 }),
+  travelBefore: field(minutes, { initial: () => 0 }),
+  travelAfter: field(minutes, { initial: () => 0 }),
   organizer: field(z.object({ name: z.string(), address: z.string() }).optional()),
-  attachments: field(z.array(attachment), { initial: [] }),
-  agenda: field(z.array(agendaPoint), { initial: [] }),
+  attachments: field(z.array(attachment), { initial: () => [] }),
+  agenda: field(z.array(agendaPoint), { initial: () => [] }),
   /** Hours that the event had before it was made whole-day, so that turning back finds them. */
   keptHours: field(
     z.object({ start: localDateTime, end: localDateTime, zone: zoneName.nullable() }).optional(),
@@ -142,7 +142,7 @@ export const EVENT_FIELDS = {
   created: field(instant),
   updated: field(instant),
   /** SEQUENCE (RFC 5545 §3.8.7.4) */
-  revision: field(z.number().int().min(0), { initial: 0 }),
+  revision: field(z.number().int().min(0), { initial: () => 0 }),
   removedAt: field(instant.optional()),
   passthrough: field(passthrough.optional(), ofFile),
 };
@@ -166,10 +166,14 @@ export const NEWS_FIELDS = FIELD_NAMES.filter((name) => EVENT_FIELDS[name].isNew
 
 export const EVENT_SCHEMAS = schemasOf(EVENT_FIELDS);
 
+const INITIAL = FIELD_NAMES.flatMap((name) => {
+  const { initial } = EVENT_FIELDS[name];
+  return initial ? [[name, initial] as const] : [];
+});
+
 /** What a new event holds when nothing else is said; made anew each time. */
 export function initialFields(): Partial<Record<EventField, unknown>> {
-  const given = FIELD_NAMES.filter((name) => EVENT_FIELDS[name].initial !== undefined);
-  return Object.fromEntries(
-    given.map((name) => [name, structuredClone<unknown>(EVENT_FIELDS[name].initial)]),
-  );
+  const fields: Partial<Record<EventField, unknown>> = {};
+  for (const [name, initial] of INITIAL) fields[name] = initial();
+  return fields;
 }
