@@ -48,8 +48,6 @@ export async function restoring(folder, kills) {
     const titles = (await backUp(next.page)).records.event.map(({ title }) => title);
     const isBefore = titles.length === 1 && titles[0] === 'Before it all';
     const isAfter = titles.length === EVENTS && !titles.includes('Before it all');
-    if (process.env.DBG) console.log(titles.length, titles.slice(0, 2).join(), JSON.stringify(said), !isBefore && !isAfter ? 'HALF' : '');
-    if (process.env.DBG && !isBefore && !isAfter) { const { cpSync } = await import('node:fs'); cpSync(folder, '/tmp/half-' + n, { recursive: true }); console.log(titles.filter((t) => !t.startsWith('Many'))); }
     counts[isBefore ? 'before' : isAfter ? 'after' : 'halves']++;
     if (said.done && !isAfter) counts.lost++;
     if (isAfter) await restoreNow(next.page, JSON.stringify(before), {});
