@@ -9,43 +9,14 @@ import { demoSeed } from '../../demo/scenario';
 import type { Edit } from './change';
 import { Engine } from './engine';
 import { firstSeed } from './firstSeed';
-import type { Surroundings } from './storage/store';
-import { outside } from './testing/outside';
 import { MemoryStore } from './testing/memoryStore';
+import { Windows } from './testing/windows';
 
 const WEEK = {
   fromDay: parseDate('2026-11-23'),
   toDay: parseDate('2026-11-30'),
   zone: 'Europe/London',
 };
-
-/** Windows that share a store: what one writes, the others hear. */
-class Windows {
-  readonly store = new MemoryStore();
-  private readonly engines: Engine[] = [];
-  private queue: Promise<unknown> = Promise.resolve();
-
-  async open(seed: () => TypedRecord[] = firstSeed): Promise<Engine> {
-    const surroundings: Surroundings = {
-      name: 'here',
-      alone: (work) => {
-        const turn = this.queue.then(work);
-        this.queue = turn.catch(() => undefined);
-        return turn;
-      },
-      announce: (keys) => {
-        for (const other of this.engines) if (other !== engine) void other.hear(keys);
-      },
-    };
-    const engine = new Engine(this.store, surroundings, outside());
-    this.engines.push(engine);
-    let ready = () => {};
-    const loaded = new Promise<void>((resolve) => (ready = resolve));
-    await engine.open(seed, (status) => status.ready && ready());
-    await loaded;
-    return engine;
-  }
-}
 
 function call(more: Partial<CalendarEvent> = {}): CalendarEvent {
   return newEvent(
@@ -136,8 +107,10 @@ test('edits of different fields in two windows both hold, and undo takes back it
   const old = two.event('call')!;
   await commit(one, 'Renamed', edit(one.event('call')!, { title: 'Long call' }));
   await commit(two, 'Placed', edit(old, { place: 'Quay 3' }));
+  await windows.settled();
   expect(one.event('call')).toMatchObject({ title: 'Long call', place: 'Quay 3' });
   await one.step('undo');
+  await windows.settled();
   expect(two.event('call')).toMatchObject({ title: 'Long call', place: '' });
 });
 
@@ -319,6 +292,7 @@ test('a window that can’t read what another wrote says so and goes on', async 
   windows.store.failReading = null;
   await commit(one, 'Added', add(call()));
   await two.retry();
+  await windows.settled();
   expect(two.status().unsaved).toBeNull();
   expect(titles(two)).toEqual(['Call']);
 });
