@@ -2,14 +2,11 @@ import { newCalendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import { newEvent } from '@/core/model/event';
 import { INKS } from '@/core/model/inks';
-import type { TypedRecord } from '@/core/model/records';
 import { writeRecord } from '@/core/model/records';
 import { parseDate } from '@/core/time/civil';
 import { demoSeed } from '../../demo/scenario';
 import type { Edit } from './change';
-import { Engine } from './engine';
-import { firstSeed } from './firstSeed';
-import { MemoryStore } from './testing/memoryStore';
+import type { Engine } from './engine';
 import { Windows } from './testing/windows';
 
 const WEEK = {
