@@ -23,8 +23,12 @@ interface Single {
   to: number;
 }
 
-/** How many dates a window shows of all series together that have very many. */
-const MOST_OF_MANY = MAX_DATES;
+/** How many dates of a day are shown of all series together that have very many; of few days, at least so many in all. */
+const MANY_A_DAY = 100;
+const MANY_AT_LEAST = 1000;
+
+const mostOfMany = ({ fromDay, toDay }: Window) =>
+  Math.min(MAX_DATES, Math.max(MANY_AT_LEAST, (toDay - fromDay) * MANY_A_DAY));
 
 /** A window with its ends on both lines. */
 interface Ends {
@@ -120,16 +124,12 @@ export class EventIndex {
     const asked = [...this.series.values()].filter(
       ({ event }) => !calendarIds || calendarIds.has(event.calendarId),
     );
-    // Those of very many dates last: they don't use up what others need.
-    let left = MOST_OF_MANY;
-    for (const isMany of [false, true]) {
-      for (const { event, dates } of asked) {
-        if (dates.isMany !== isMany) continue;
-        const before = occurrences.length;
-        const isCut = left <= 0 || datesIn(ends, event, dates, { found: occurrences, limit: left });
-        if (isCut) cut.push(event.id);
-        if (isMany) left -= isCut ? MAX_DATES : occurrences.length - before;
-      }
+    const most = mostOfMany(window);
+    // Those of very many dates share what there is room for, so that each is seen.
+    const share = Math.ceil(most / asked.filter(({ dates }) => dates.isMany).length);
+    for (const { event, dates } of asked) {
+      const limit = dates.isMany ? share : most;
+      if (datesIn(ends, event, dates, { found: occurrences, limit })) cut.push(event.id);
     }
     return { occurrences: occurrences.sort(byStart), cut };
   }

@@ -85,10 +85,13 @@ export class SeriesDates {
 
   /** What lies before the window must not use up what can be shown of it: the reach is as short as it can be. */
   private visitMany({ near, limit }: Around, visit: (date: PlacedDate) => void): boolean {
-    const reach = this.reach - DAY + CLOCK_CHANGE;
-    const { dates, cut } = this.expand(near.from - reach, near.to + reach, limit);
-    dates.forEach(visit);
-    return cut;
+    const length = this.reach - DAY;
+    const within = (reach: number) => this.expand(near.from - reach, near.to + reach, limit);
+    let found = within(length + CLOCK_CHANGE);
+    // Of so many, an hour more before the window could be all there is.
+    if (found.cut) found = within(length);
+    found.dates.forEach(visit);
+    return found.cut;
   }
 
   /** The dates of a stretch; null when they are too many to keep. */

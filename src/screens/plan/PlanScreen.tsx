@@ -214,8 +214,8 @@ export function PlanScreen() {
         )}
         {cut > 0 && (
           <Text role="status" variant="bodySmall" style={styles.cut}>
-            {count(cut, 'series has', 'series have')} more than 10,000 dates in these days; only the
-            first are shown.
+            {count(cut, 'series has', 'series have')} more dates in these days than can be shown;
+            only the first are.
           </Text>
         )}
         <View style={styles.strip}>
