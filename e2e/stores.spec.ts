@@ -66,6 +66,7 @@ test(
     await page.getByRole('link', { name: 'Plan' }).click();
     await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
     await expect(bar(page, 'Only in the demo')).toHaveCount(0);
+    await expect(page.getByRole('alert')).toHaveCount(0);
 
     await openOwn(page);
     await expect(bar(page, 'Only mine')).toBeVisible();
@@ -218,6 +219,14 @@ test(
     await page.getByRole('button', { name: 'Reload' }).click();
     await expect(page.getByRole('heading', { name: 'Settings' })).toBeVisible();
     problems.length = 0;
+
+    // Gone while no window was looking: no beginning like another, but a loss.
+    await page.goto('/manifest.webmanifest');
+    await page.evaluate(async () => {
+      for (const { name } of await indexedDB.databases()) indexedDB.deleteDatabase(name!);
+    });
+    await page.goto('/');
+    await expect(page.getByRole('alert')).toContainText('has lost what was kept here');
   },
 );
 

@@ -9,6 +9,7 @@ import { openEngine } from '@/engine/client';
 import type { EngineStatus } from '@/engine/engine';
 import type { StoreName } from '@/engine/engine.worker';
 import { browserZone } from './browser';
+import { noteUse, wasUsed } from './storeUse';
 import { chosenStore } from './whichStore';
 
 interface EngineState {
@@ -63,9 +64,10 @@ export function EngineProvider({ children }: { children: ReactNode }) {
     const today = dayOfWall(wallFromInstant(now, zone));
     openEngine(
       store,
-      { now, today, zone },
+      { now, today, zone, wasUsed: wasUsed(store) },
       (next, recordsChanged) => {
         setStatus(next);
+        if (next.ready) noteUse(store);
         if (recordsChanged) void client.invalidateQueries();
       },
       (reason) => {

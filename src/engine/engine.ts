@@ -87,6 +87,9 @@ export interface Seen {
 
 export type OnStatus = (status: EngineStatus, recordsChanged: boolean) => void;
 
+const LOST =
+  'The browser has lost what was kept here, and this is a new beginning. If you have a backup, restore it under Calendars.';
+
 /** Least time between two tellings while loading, in ms. */
 const TELL_EVERY = 200;
 /** The same for those after which the page asks for everything anew. */
@@ -123,10 +126,14 @@ export class Engine {
     this.keeper = new Keeper(this.repository, outside.files);
   }
 
-  /** Opens the store, putting the seed into a new one; loading goes on after this answers. */
-  async open(seed: () => TypedRecord[], onStatus: OnStatus): Promise<void> {
+  /**
+   * Opens the store, putting the seed into a new one; loading goes on after this answers. `wasUsed`
+   * tells that there was something in it: a new one is then no beginning, but a loss to be told.
+   */
+  async open(seed: () => TypedRecord[], onStatus: OnStatus, wasUsed = false): Promise<void> {
     this.onStatus = onStatus;
-    await this.seedIfNew(seed);
+    const isNew = await this.seedIfNew(seed);
+    if (isNew && wasUsed) this.repository.notes.push(LOST);
     await this.load();
   }
 
@@ -138,15 +145,18 @@ export class Engine {
     void this.loadRest(batches);
   }
 
-  private async seedIfNew(seed: () => TypedRecord[]): Promise<void> {
+  /** Whether the store was a new one. */
+  private async seedIfNew(seed: () => TypedRecord[]): Promise<boolean> {
     try {
-      await this.surroundings.alone(async () => {
-        if ((await this.store.keys()).length === 0)
-          await this.store.setMany(seedEntries(seed()), 'relaxed');
+      return await this.surroundings.alone(async () => {
+        if ((await this.store.keys()).length > 0) return false;
+        await this.store.setMany(seedEntries(seed()), 'relaxed');
+        return true;
       });
     } catch {
       // A store that fails is told of by loading, which meets the same failure next.
       this.repository.holdInMemory(seed());
+      return false;
     }
   }
 

@@ -19,6 +19,8 @@ export interface Present {
   /** Day number */
   today: number;
   zone: string;
+  /** Whether this browser had something in the store before. */
+  wasUsed: boolean;
 }
 
 const nameOf = (store: StoreName) => `orderly-week-${store}`;
@@ -52,7 +54,7 @@ const api = {
       },
     );
     channel.onmessage = (message: MessageEvent<string[]>) => void engine.hear(message.data);
-    await engine.open(seedOf(store, present), onStatus);
+    await engine.open(seedOf(store, present), onStatus, present.wasUsed);
     return proxy(engine);
   },
 

@@ -10,7 +10,7 @@ import { outside } from './testing/outside';
 
 /** What the store holds stays whole: what can't be read, what has no calendar, what is newer. */
 
-async function open(store: MemoryStore): Promise<Engine> {
+async function open(store: MemoryStore, wasUsed = false): Promise<Engine> {
   const engine = new Engine(
     store,
     { name: 'here', alone: (work) => work(), announce: () => undefined },
@@ -20,6 +20,7 @@ async function open(store: MemoryStore): Promise<Engine> {
     void engine.open(
       () => [calendar('work')],
       ({ ready }) => ready && resolve(),
+      wasUsed,
     );
   });
   return engine;
@@ -36,6 +37,17 @@ const add = (engine: Engine, id: string) =>
     edits: [{ type: 'event', before: null, after: event(id).record as CalendarEvent }],
   });
 const aside = (engine: Engine) => engine.setAside().map(({ key, raw }) => `${key}: ${raw}`);
+
+test('a store that was used and is empty is told of as a loss, and once', async () => {
+  const store = new MemoryStore();
+  expect((await open(store)).status().notes).toEqual([]);
+  expect((await open(store, true)).status().notes).toEqual([]);
+  await store.clear();
+  const [note, ...others] = (await open(store, true)).status().notes;
+  expect(note).toContain('has lost what was kept here');
+  expect(others).toEqual([]);
+  expect((await open(store, true)).status().notes).toEqual([]);
+});
 
 test('what is written over a record that can’t be read puts its text out of the way', async () => {
   const store = new MemoryStore();

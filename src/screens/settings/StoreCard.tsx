@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { useEngine } from '@/data/engineContext';
+import { forgetUse } from '@/data/storeUse';
 import { chooseStore } from '@/data/whichStore';
 import { startAfresh } from '@/engine/client';
 import { Card } from '@/ui/Card';
@@ -12,6 +13,7 @@ export function StoreCard() {
   const isDemo = store === 'demo';
 
   async function afresh() {
+    forgetUse('demo');
     // This page hears of it too, like every other that shows the demo.
     await startAfresh('demo');
   }
