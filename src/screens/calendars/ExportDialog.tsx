@@ -41,7 +41,8 @@ function daysToBegin(today: number): { from: number; to: number } {
 /** Why a file would not hold everything; null when it would. */
 function sayMissing({ readOnly, ready, loaded, total }: EngineStatus): string | null {
   if (readOnly?.kind === 'incomplete') return readOnly.reason;
-  return ready ? null : `${loaded} of ${total} records are here so far.`;
+  if (ready) return null;
+  return loaded > 0 ? `${loaded} of ${total} records are, so far.` : 'it is still being read.';
 }
 
 /** Which calendars, of which time, go out in which kind of file. */
@@ -50,7 +51,9 @@ export function ExportDialog({ calendars, today, onClose }: Props) {
   const { zone, wording, firstWeekday } = usePreferences();
   const [kind, setKind] = useState<'ics' | 'csv'>('ics');
   const [time, setTime] = useState<'all' | 'period' | 'chosen'>('all');
-  const [ids, setIds] = useState(() => calendars.map(({ id }) => id));
+  // Those that are left out: calendars may still be on their way when this opens.
+  const [leftOut, setLeftOut] = useState<readonly string[]>([]);
+  const ids = calendars.map(({ id }) => id).filter((id) => !leftOut.includes(id));
   const [days, setDays] = useState(() => daysToBegin(today));
   const [eventIds, setEventIds] = useState<string[]>([]);
   const [columns, setColumns] = useState(() => COLUMNS.map(({ value }) => value));
@@ -121,7 +124,9 @@ export function ExportDialog({ calendars, today, onClose }: Props) {
                 role="switch"
                 isOn={isOn}
                 onPress={() =>
-                  setIds(isOn ? ids.filter((id) => id !== calendar.id) : [...ids, calendar.id])
+                  setLeftOut(
+                    isOn ? [...leftOut, calendar.id] : leftOut.filter((id) => id !== calendar.id),
+                  )
                 }
               />
             );
