@@ -27,6 +27,16 @@ interface Single {
 const MANY_A_DAY = 100;
 const MANY_AT_LEAST = 1000;
 
+/** How many dates a day are shown of all series together; of few or very many days, these in all. */
+const WHOLE_A_DAY = 300;
+const WHOLE_AT_LEAST = 3000;
+const WHOLE_AT_MOST = 60_000;
+/** Past that, so many series more are shown by a single date; the rest is only told. */
+const SINGLY_SHOWN = 2000;
+
+const mostInAll = ({ fromDay, toDay }: Window) =>
+  Math.min(WHOLE_AT_MOST, Math.max(WHOLE_AT_LEAST, (toDay - fromDay) * WHOLE_A_DAY));
+
 const mostOfMany = ({ fromDay, toDay }: Window) =>
   Math.min(MAX_DATES, Math.max(MANY_AT_LEAST, (toDay - fromDay) * MANY_A_DAY));
 
@@ -127,9 +137,13 @@ export class EventIndex {
     const most = mostOfMany(window);
     // Those of very many dates share what there is room for, so that each is seen.
     const share = Math.ceil(most / asked.filter(({ dates }) => dates.isMany).length);
+    const full = occurrences.length + mostInAll(window);
+    let singly = 0;
     for (const { event, dates } of asked) {
-      const limit = dates.isMany ? share : most;
-      if (datesIn(ends, event, dates, { found: occurrences, limit })) cut.push(event.id);
+      const isFull = occurrences.length >= full;
+      const limit = isFull ? 1 : dates.isMany ? share : most;
+      const isLeft = isFull && ++singly > SINGLY_SHOWN;
+      if (isLeft || datesIn(ends, event, dates, { found: occurrences, limit })) cut.push(event.id);
     }
     return { occurrences: occurrences.sort(byStart), cut };
   }

@@ -180,6 +180,46 @@ describe('whatever a series is like, others are not kept waiting', () => {
     expand.mockRestore();
   });
 
+  test('times of day make a daily series one of very many dates', () => {
+    const often = 'FREQ=DAILY;BYHOUR=8,9,10,11,12,13;BYMINUTE=0,10,20,30,40';
+    const ids = Array.from({ length: 50 }, (_, i) => `often ${i}`);
+    const { counts, cut } = ask(...ids.map((id) => named(id, { rule: often })));
+    expect(cut).toEqual(ids);
+    expect([...new Set(counts.values())]).toEqual([20]);
+    // By itself it has room for all of them.
+    expect(ask(named('often', { rule: often }))).toEqual({
+      counts: new Map([['often', 7 * 30]]),
+      cut: [],
+    });
+  });
+
+  test.each([
+    ['FREQ=WEEKLY;BYDAY=MO,WE;BYHOUR=8,10', 1, false],
+    ['FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR;BYHOUR=8,9,10;BYMINUTE=0,20,40', 1, true],
+    ['FREQ=YEARLY', 200, false],
+    ['FREQ=DAILY', 9, true],
+    ['FREQ=MONTHLY', 60, false],
+    ['FREQ=HOURLY', 0, true],
+  ])('%s of %i days is of very many dates: %s', (rule, days, isMany) => {
+    const end = {
+      kind: 'zoned' as const,
+      local: formatLocal(START + days * DAY - HOUR),
+      zone: 'Europe/London',
+    };
+    const more = days ? { rule, end } : { rule };
+    expect(new SeriesDates(compileSeries(series(more))!).isMany).toBe(isMany);
+  });
+
+  test('past what a window can show in all, series are seen by one date, and then only told', () => {
+    const ids = Array.from({ length: 3000 }, (_, i) => `daily ${i}`);
+    const { counts, cut } = ask(...ids.map((id) => named(id, { rule: 'FREQ=DAILY' })));
+    const full = Math.ceil(3000 / 7);
+    expect(ids.slice(0, full).map((id) => counts.get(id))).toEqual(Array(full).fill(7));
+    expect(cut).toEqual(ids.slice(full));
+    expect(counts.get(ids[full]!)).toBe(1);
+    expect(counts.get(ids.at(-1)!)).toBeUndefined();
+  });
+
   test('added dates may be more than a call can take', () => {
     const extraDates = Array.from({ length: 150_000 }, (_, i) => ({
       start: {

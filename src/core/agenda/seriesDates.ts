@@ -1,5 +1,6 @@
 import type { ChangedDate } from '../model/event';
 import { expandSeries } from '../recurrence/expand';
+import type { Frequency, Rule } from '../recurrence/rule';
 import { DAY, HOUR } from '../time/civil';
 import { instantFromWall } from '../time/zones';
 import type { CompiledSeries, PlacedChange } from './series';
@@ -18,8 +19,18 @@ export interface PlacedDate {
 const BLOCK = 128 * DAY;
 /** Stretches that are kept of a series. */
 const BLOCKS_KEPT = 8;
-/** Rules whose dates are too many to be worked out ahead. */
-const DENSE = new Set(['HOURLY', 'MINUTELY', 'SECONDLY']);
+/** On a day that has more dates of one series than this, nobody looks at each. */
+const MANY_A_DAY = 8;
+/** The most dates that a rule's frequency alone gives a day, and the days that its parts by day can choose from. */
+const A_DAY: Readonly<Record<Frequency, number>> = {
+  SECONDLY: 86_400,
+  MINUTELY: 1_440,
+  HOURLY: 24,
+  DAILY: 1,
+  WEEKLY: 1 / 7,
+  MONTHLY: 1 / 28,
+  YEARLY: 1 / 365,
+};
 /** Dates that reach further than this are looked for when they are asked for: the stretches would be too many to keep. */
 const FAR = (BLOCKS_KEPT / 2) * BLOCK;
 /** How much more the clock can show than has passed, where it was put on in between. */
@@ -32,8 +43,25 @@ interface Around {
   to: number;
   /** The same by the series' own clock. */
   near: { from: number; to: number };
-  /** The most dates of a rule that are worked out, where they are many. */
+  /** The most dates of a rule that are worked out, where they are many, or where only a few are wanted. */
   limit: number;
+}
+
+/** How many dates of a rule may begin on one day. */
+function mostADay(rule: Rule): number {
+  const times = [rule.byHour, rule.byMinute, rule.bySecond].reduce(
+    (product, { length }) => product * Math.max(1, length),
+    1,
+  );
+  const choosesDays =
+    rule.byDay.length + rule.byMonthDay.length + rule.byYearDay.length + rule.byWeekNo.length > 0;
+  const days = A_DAY[rule.frequency];
+  return times * (choosesDays ? Math.max(1, days) : days);
+}
+
+/** Whether more dates of a series than can be looked at may touch one day. */
+function isDense({ rule }: CompiledSeries, reach: number): boolean {
+  return rule !== null && mostADay(rule) * (reach / DAY) > MANY_A_DAY;
 }
 
 /** The nearest change before a date (nominal start, wall ms) that also reaches later ones. */
@@ -62,7 +90,7 @@ export class SeriesDates {
     this.reach = reachOf(series);
     // An event may have more of them than a call can take.
     this.earliest = series.extra.reduce((least, wall) => Math.min(least, wall), series.start);
-    this.isMany = this.reach > FAR || (series.rule !== null && DENSE.has(series.rule.frequency));
+    this.isMany = this.reach > FAR || isDense(series, this.reach);
   }
 
   /**
@@ -70,12 +98,15 @@ export class SeriesDates {
    * too many to show them all.
    */
   visitAround(around: Around, visit: (date: PlacedDate) => void): boolean {
+    const { limit } = around;
     const low = around.from - this.reach;
     const high = around.to + this.reach;
     if (this.earliest > high) return false;
+    // Stretches are worth their work where all of their dates are wanted.
+    const isWindowOnly = this.isMany || limit <= MANY_A_DAY;
     const blocks: PlacedDate[][] = [];
     for (let index = Math.floor(low / BLOCK); index * BLOCK < high; index++) {
-      const block = this.isMany ? null : this.block(index);
+      const block = isWindowOnly ? null : this.block(index);
       if (!block) return this.visitMany(around, visit);
       blocks.push(block);
     }

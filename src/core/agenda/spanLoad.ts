@@ -1,5 +1,6 @@
 import type { Weekday } from '../time/civil';
 import { startOfWeek } from '../time/civil';
+import { daysOf } from '../layout/parts';
 import { clearStretches, minutesOf } from './clear';
 import type { Occurrence } from './occurrence';
 import { minutesWithin } from './table';
@@ -55,21 +56,26 @@ export function spanLoad(
   const keyOf = (o: Occurrence) => (by === 'calendar' ? o.calendarId : (o.categoryIds[0] ?? ''));
   const totals = new Map<string, number>();
   const parts: PartLoad[] = [];
+  const onDay = byDay(occurrences, fromDay, toDay);
   const step = toDay - fromDay > MOST_DAYS ? 7 : 1;
   const first = step === 7 ? startOfWeek(fromDay, firstWeekday) : fromDay;
   for (let day = first; day < toDay; day += step) {
     const from = Math.max(day, fromDay);
     const to = Math.min(day + step, toDay);
+    const days = onDay.slice(from - fromDay, to - fromDay);
     const byKey = new Map<string, number>();
     let total = 0;
-    for (const o of occurrences) {
+    for (const o of new Set(days.flat())) {
       const minutes = minutesWithin(o, from, to);
       if (minutes === 0) continue;
       byKey.set(keyOf(o), (byKey.get(keyOf(o)) ?? 0) + minutes);
       totals.set(keyOf(o), (totals.get(keyOf(o)) ?? 0) + minutes);
       total += minutes;
     }
-    const clear = clearOver(occurrences, { from, to, zone }, hoursOf);
+    const clear = days.reduce(
+      (sum, there, i) => sum + minutesOf(clearStretches(from + i, there, hoursOf(from + i)), zone),
+      0,
+    );
     parts.push({ day, byKey, total, clear });
   }
   return {
@@ -83,14 +89,13 @@ export function spanLoad(
   };
 }
 
-/** Minutes of working hours in [fromDay, toDay) that nothing takes. */
-function clearOver(
-  occurrences: readonly Occurrence[],
-  { from, to, zone }: { from: number; to: number; zone: string },
-  hoursOf: (day: number) => { from: number; to: number } | null,
-): number {
-  let clear = 0;
-  for (let day = from; day < to; day++)
-    clear += minutesOf(clearStretches(day, occurrences, hoursOf(day)), zone);
-  return clear;
+/** What touches each day of [fromDay, toDay). */
+function byDay(occurrences: readonly Occurrence[], fromDay: number, toDay: number): Occurrence[][] {
+  const days = Array.from({ length: Math.max(0, toDay - fromDay) }, (): Occurrence[] => []);
+  for (const o of occurrences) {
+    const { first, past } = daysOf(o);
+    for (let day = Math.max(first, fromDay); day < Math.min(past, toDay); day++)
+      days[day - fromDay]!.push(o);
+  }
+  return days;
 }

@@ -2,11 +2,9 @@ import Head from 'expo-router/head';
 import type { RefObject } from 'react';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Text } from 'react-native-paper';
 import { calendarForNew } from '@/core/calendars/showing';
 import type { Span } from '@/core/layout/drag';
 import { DAY, dayOfWall, startOfWeek } from '@/core/time/civil';
-import { count } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import { turnName } from '@/core/view/spanWords';
 import { useActions } from '@/data/actions';
@@ -21,6 +19,7 @@ import { useIsWide } from '@/ui/useIsWide';
 import { CalendarStrip } from './CalendarStrip';
 import { Margin } from './Margin';
 import type { Asked } from './PlanDialogs';
+import { NotShown } from './NotShown';
 import { PlanDialogs } from './PlanDialogs';
 import { HoursChip, PlanHeader } from './PlanHeader';
 import { PlanPanel } from './PlanPanel';
@@ -105,7 +104,7 @@ export function PlanScreen() {
   const content = useSheetContent(place, preferences, { today, calendars });
   const lensing = useLensPicking(place, preferences, today);
   const { setLens } = useActions();
-  const { occurrences, cut, title } = content;
+  const { occurrences, title } = content;
 
   // The day that a jotted line without a date means: today when it is in sight, else the first shown.
   const dayMeant = today >= range.from && today < range.to ? today : range.from;
@@ -212,12 +211,7 @@ export function PlanScreen() {
             onBack={() => seeAs(null)}
           />
         )}
-        {cut > 0 && (
-          <Text role="status" variant="bodySmall" style={styles.cut}>
-            {count(cut, 'series has', 'series have')} more dates in these days than can be shown;
-            only the first are.
-          </Text>
-        )}
+        <NotShown cut={content.cut} tooMany={content.tooMany} />
         <View style={styles.strip}>
           <ViewPicker
             view={view}
@@ -360,5 +354,4 @@ const styles = StyleSheet.create({
   plan: { flex: 1, minWidth: 0 },
   sheet: { flex: 1, minHeight: 0 },
   strip: { flexDirection: 'row', flexShrink: 0 },
-  cut: { paddingHorizontal: 14, paddingBottom: 6 },
 });

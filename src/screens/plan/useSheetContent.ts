@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { bookedMinutes } from '@/core/agenda/booked';
 import type { Occurrence, Window } from '@/core/agenda/occurrence';
+import { drawable } from '@/core/layout/drawable';
 import { hoursAround } from '@/core/layout/hours';
 import type { Hours } from '@/core/layout/hours';
 import { countLeftOut } from '@/core/layout/parts';
@@ -111,20 +112,25 @@ export function useSheetContent(
   const agenda = useAgenda(agendaDay, clock, sight, isAgenda);
   usePrefetchAround(windowsNext(place, clock), sight, isPlaceholderData ? 0 : dataUpdatedAt);
   const { data: loads } = useDayLoads(window, sight, isLoads);
-  const occurrences = (isSingle && data?.occurrences) || NONE;
+  const found = (isSingle && data?.occurrences) || NONE;
+  // The table draws what is in sight of its scroller alone, so it lists all.
+  const { drawn: occurrences, tooMany } = useMemo(
+    () => (form === 'table' ? { drawn: found, tooMany: 0 } : drawable(found, drawn.from)),
+    [form, found, drawn.from],
+  );
 
   const usual = useMemo(() => ({ from: settings.fromMinute, to: settings.toMinute }), [settings]);
   const hours: Hours = useMemo(
     () => (isWidened ? hoursAround(occurrences, usual) : usual),
     [isWidened, occurrences, usual],
   );
-  const bookedOn = useBookedOn(place, occurrences, clock);
+  const bookedOn = useBookedOn(place, found, clock);
   const total = isLoads ? sum(loads?.booked ?? []) : sum(range.days.map(bookedOn));
 
   // What lies on days that are left out is counted, so that nothing is missed.
   const leftOut = useMemo(
-    () => (isSingle ? countLeftOut(occurrences, drawn) : 0),
-    [isSingle, occurrences, drawn],
+    () => (isSingle ? countLeftOut(found, drawn) : 0),
+    [isSingle, found, drawn],
   );
   // Hidden calendars and what the filter holds back are not in the number, which says so.
   const hidden = isAgenda
@@ -167,6 +173,7 @@ export function useSheetContent(
     /** What is drawn here; null where the form shows no single events, or asks for its own. */
     shown: isSingle ? occurrences : null,
     cut: data?.cut.length ?? 0,
+    tooMany,
     loads,
     hours,
     isWidened,
