@@ -12,12 +12,16 @@ export interface Clash {
 /** Whether an occurrence can clash: it has hours and takes them. */
 const competes = (o: Occurrence) => !o.wholeDay && isBooked(o) && o.end > o.start;
 
-/** Every pair of booked, timed occurrences that overlap, in order of the overlap. */
+/** Pairs that are looked for: of a thousand events at one hour there would be half a million. */
+export const MOST_CLASHES = 1000;
+
+/** The pairs of booked, timed occurrences that overlap, in order of the overlap; the first MOST_CLASHES of them. */
 export function findClashes(occurrences: readonly Occurrence[]): Clash[] {
   const timed = occurrences.filter(competes).sort((a, b) => a.startMs - b.startMs);
   const clashes: Clash[] = [];
-  timed.forEach((first, i) => {
+  for (const [i, first] of timed.entries()) {
     for (let j = i + 1; j < timed.length && timed[j]!.startMs < first.endMs; j++) {
+      if (clashes.length === MOST_CLASHES) return clashes;
       const second = timed[j]!;
       clashes.push({
         first,
@@ -26,7 +30,7 @@ export function findClashes(occurrences: readonly Occurrence[]): Clash[] {
         end: Math.min(first.end, second.end),
       });
     }
-  });
+  }
   return clashes;
 }
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { DAY, HOUR, MINUTE } from '../time/civil';
 import { bookedMinutes } from './booked';
-import { clashesWith, findClashes } from './clashes';
+import { clashesWith, findClashes, MOST_CLASHES } from './clashes';
 import type { Occurrence } from './occurrence';
 import { byStart } from './occurrence';
 
@@ -78,6 +78,13 @@ test('clashes are all the pairs that overlap, each once', () => {
       expect(found.sort()).toEqual(expected.sort());
     }),
   );
+});
+
+test('of a crowd only so many pairs are looked for', () => {
+  const crowd = Array.from({ length: 60 }, (_, i) => occurrence(`e${i}`, 540, 600));
+  const clashes = findClashes(crowd);
+  expect(clashes).toHaveLength(MOST_CLASHES);
+  expect(clashes[0]).toMatchObject({ first: { id: 'e0' }, second: { id: 'e1' } });
 });
 
 test('a clash says when both are on', () => {

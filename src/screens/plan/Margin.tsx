@@ -2,7 +2,7 @@ import type { ComponentProps } from 'react';
 import { useDeferredValue, useMemo } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { findClashes } from '@/core/agenda/clashes';
+import { findClashes, MOST_CLASHES } from '@/core/agenda/clashes';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { DAY, dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
 import { sayDay, sayLength, sayMinute, saySpan, SHORT_DAY } from '@/core/time/words';
@@ -135,7 +135,10 @@ function Clashes({
         </Pressable>
       ))}
       {clashes.length > CLASHES && (
-        <Text style={{ color: palette.dim }}>{clashes.length - CLASHES} more in these days</Text>
+        <Text style={{ color: palette.dim }}>
+          {clashes.length === MOST_CLASHES && 'at least '}
+          {clashes.length - CLASHES} more in these days
+        </Text>
       )}
     </View>
   );

@@ -104,7 +104,7 @@ export function PlanScreen() {
   const content = useSheetContent(place, preferences, { today, calendars });
   const lensing = useLensPicking(place, preferences, today);
   const { setLens } = useActions();
-  const { occurrences, title } = content;
+  const { title } = content;
 
   // The day that a jotted line without a date means: today when it is in sight, else the first shown.
   const dayMeant = today >= range.from && today < range.to ? today : range.from;
@@ -317,7 +317,7 @@ export function PlanScreen() {
           <Margin
             preferences={preferences}
             occurrences={content.shown}
-            load={{ ...load, occurrences }}
+            load={{ ...load, occurrences: content.found }}
             onOpen={open}
           />
         )

@@ -170,6 +170,8 @@ export function useSheetContent(
     agenda,
     hidden,
     occurrences,
+    /** What lies in these days, drawn or not. */
+    found,
     /** What is drawn here; null where the form shows no single events, or asks for its own. */
     shown: isSingle ? occurrences : null,
     cut: data?.cut.length ?? 0,
