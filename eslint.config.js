@@ -1,3 +1,4 @@
+const { readdirSync } = require('node:fs');
 const boundaries = require('eslint-plugin-boundaries');
 const expo = require('eslint-config-expo/flat');
 const { defineConfig } = require('eslint/config');
@@ -5,7 +6,8 @@ const { defineConfig } = require('eslint/config');
 /** The one way that arrows point: each folder with those that it may import from. */
 const MAY_IMPORT = {
   app: ['screens'],
-  screens: ['screens', 'ui', 'data', 'engine', 'core'],
+  screens: ['screens', 'features', 'ui', 'data', 'engine', 'core'],
+  features: ['features', 'ui', 'data', 'engine', 'core'],
   ui: ['ui', 'core'],
   data: ['data', 'engine', 'core'],
   engine: ['engine', 'core', 'demo'],
@@ -13,6 +15,55 @@ const MAY_IMPORT = {
   core: ['core'],
   server: ['server', 'demo', 'core'],
 };
+
+/** Rooms of the core from the lowest up: each may know those before it. */
+const CORE_ROOMS = [
+  'time',
+  'recurrence',
+  'model',
+  'agenda',
+  'layout',
+  'colour',
+  'calendars',
+  'editing',
+  'jot',
+  'tidy',
+  'files',
+  'view',
+];
+
+/** A screen knows no other screen: what two of them share is a feature. */
+const SCREENS = readdirSync('src/screens', { withFileTypes: true })
+  .filter((entry) => entry.isDirectory())
+  .map(({ name }) => name);
+
+/** What the files of a folder may not import. */
+const keepOut = (folder, patterns) => ({
+  files: [`${folder}/**/*.{ts,tsx}`],
+  ignores: ['**/*.test.{ts,tsx}'],
+  rules: { 'no-restricted-imports': ['error', { patterns }] },
+});
+
+const coreRoom = (room, at) =>
+  keepOut(`src/core/${room}`, [
+    { group: OUTSIDE_CORE, message: 'The core knows no interface and no store.' },
+    ...CORE_ROOMS.slice(at + 1).map((higher) => ({
+      group: [`../${higher}/*`, `../../${higher}/*`, `@/core/${higher}/**`],
+      message: `${room} lies below ${higher} (CORE_ROOMS in eslint.config.js).`,
+    })),
+  ]);
+
+const screen = (name) =>
+  keepOut(`src/screens/${name}`, [
+    {
+      group: ['@/screens/**', `!@/screens/${name}/**`],
+      message: 'What screens share is a feature.',
+    },
+    ...SCREENS.filter((other) => other !== name).map((other) => ({
+      group: [`../${other}/*`, `../../${other}/*`],
+      message: 'What screens share is a feature.',
+    })),
+  ]);
 
 const FOLDERS = { app: 'app', demo: 'demo', server: 'server' };
 
@@ -68,12 +119,6 @@ module.exports = defineConfig([
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: [{ group: OUTSIDE_CORE, message: 'The core knows no interface and no store.' }],
-        },
-      ],
       'no-restricted-globals': [
         'error',
         'window',
@@ -86,6 +131,8 @@ module.exports = defineConfig([
       ],
     },
   },
+  ...CORE_ROOMS.map(coreRoom),
+  ...SCREENS.map(screen),
   {
     files: ['scripts/**', 'server/main.ts', 'bench/**', 'e2e/**'],
     rules: { 'no-console': 'off' },

@@ -17,7 +17,10 @@ said('Looking at format, lint, types and what is unused …');
 const KNIP = ['knip', '--include', 'files,dependencies,unlisted,unresolved,exports'];
 const faults = await runBeside([
   ['The lint', 'npx', ['eslint', '.', '--max-warnings', '0']],
+  ['The look for circles of imports', process.execPath, ['scripts/circles.mjs']],
   ['The type check', 'npx', ['tsc', '--noEmit']],
+  ['The type check of the core, which knows no page', 'npx', ['tsc', '-p', 'tsconfig.core.json']],
+  ['The type check of the engine', 'npx', ['tsc', '-p', 'tsconfig.engine.json']],
   [
     'The format check (mend with npm run format)',
     'npx',

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useEngine } from './engineContext';
-import { useSettings } from './queries';
+import { useSettings } from './settings';
 
 /** The longer side of a kept picture, in px: as wide as a usual screen. */
 const LONGEST = 1440;

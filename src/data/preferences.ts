@@ -8,7 +8,7 @@ import { localeOf } from '@/core/time/words';
 import type { Scale } from '@/core/view/scale';
 import { scaleOf } from '@/core/view/scale';
 import { browserFirstWeekday, browserHourCycle, browserLocale, browserZone } from './browser';
-import { useSettings } from './queries';
+import { useSettings } from './settings';
 
 /** The person's choices, with the browser's where nothing was chosen. */
 export interface Preferences {

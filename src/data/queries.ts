@@ -1,15 +1,9 @@
 import type { InfiniteData } from '@tanstack/react-query';
-import {
-  keepPreviousData,
-  useInfiniteQuery,
-  useQuery,
-  useQueryClient,
-} from '@tanstack/react-query';
+import { useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef } from 'react';
 import type { Window } from '@/core/agenda/occurrence';
 import type { CalendarEvent } from '@/core/model/event';
 import { DAY } from '@/core/time/civil';
-import { DEFAULT_SETTINGS } from '@/core/model/others';
 import type { AgendaPage, AgendaRequest } from '@/engine/agendaPages';
 import type { RemoteEngine } from '@/engine/client';
 import type { SweepRequest } from '@/engine/sweeper';
@@ -17,34 +11,16 @@ import type { Sight } from '@/core/view/sight';
 import { withoutPrivate } from '@/core/view/privacy';
 import { ALL_IN_SIGHT } from '@/core/view/sight';
 import { useEngine } from './engineContext';
+import { useEngineQuery } from './engineQuery';
 import type { InSight } from './inSight';
 import { useMessages } from './messages';
 import { useNow } from './now';
 import { usePreferences } from './preferences';
+import { useSettings } from './settings';
 
 type PageParam = Omit<AgendaRequest, 'zone'>;
 
 export const OCCURRENCES = 'occurrences';
-
-/** A query of the engine, asked once it is there. */
-function useEngineQuery<T>(
-  key: readonly unknown[],
-  ask: (engine: RemoteEngine) => Promise<T>,
-  {
-    enabled = true,
-    keep = true,
-    select,
-  }: { enabled?: boolean; keep?: boolean; select?: (data: T) => T } = {},
-) {
-  const { engine } = useEngine();
-  return useQuery({
-    ...(select && { select }),
-    queryKey: key,
-    queryFn: () => ask(engine!),
-    enabled: engine !== null && enabled,
-    placeholderData: keep ? keepPreviousData : undefined,
-  });
-}
 
 const occurrencesKey = ({ fromDay, toDay, zone }: Window, sight: Sight) => [
   OCCURRENCES,
@@ -146,11 +122,6 @@ export function useWeeklyLoad(fromDay: number, weeks: number, zone: string, sigh
 export function useCalendars() {
   const { data } = useEngineQuery(['calendars'], (engine) => engine.calendars());
   return useMemo(() => data ?? [], [data]);
-}
-
-export function useSettings() {
-  const { data } = useEngineQuery(['settings'], (engine) => engine.settings());
-  return data ?? DEFAULT_SETTINGS;
 }
 
 /** One event; nothing of another is shown while it comes. */

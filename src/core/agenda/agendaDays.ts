@@ -1,4 +1,4 @@
-import { daysOf } from '../layout/parts';
+import { daysOf } from './parts';
 import { DAY, MINUTE } from '../time/civil';
 import { clearStretches } from './clear';
 import type { Occurrence } from './occurrence';

@@ -1,4 +1,4 @@
-import { daysOf, takesDay } from '../layout/parts';
+import { daysOf, takesDay } from './parts';
 import { bookedMinutes } from './booked';
 import type { Occurrence } from './occurrence';
 

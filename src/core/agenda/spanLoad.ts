@@ -1,6 +1,6 @@
 import type { Weekday } from '../time/civil';
 import { startOfWeek } from '../time/civil';
-import { daysOf } from '../layout/parts';
+import { daysOf } from './parts';
 import { clearStretches, minutesOf } from './clear';
 import type { Occurrence } from './occurrence';
 import { minutesWithin } from './table';

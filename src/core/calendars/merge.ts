@@ -1,4 +1,4 @@
-import { revised } from '../editing/edits';
+import { revised } from '../model/event';
 import type { CalendarEvent } from '../model/event';
 import type { Calendar } from '../model/calendar';
 

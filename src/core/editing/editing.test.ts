@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import type { CalendarEvent } from '../model/event';
-import { durationOf, newEvent } from '../model/event';
+import { durationOf, newEvent, revised } from '../model/event';
 import { DEFAULT_SETTINGS } from '../model/others';
 import { placed } from '../agenda/series';
 import { EventIndex } from '../agenda/eventIndex';
 import { DAY, HOUR, MINUTE, parseDate, parseLocal } from '../time/civil';
 import { instantFromWall } from '../time/zones';
 import { consequencesOf } from './consequences';
-import { copyTo, eventOver, revised } from './edits';
+import { copyTo, eventOver } from './edits';
 import { eventFromForm, formOf, timesProblem, withStart } from './form';
 import { movedTimes, stretchedTimes } from './times';
 

@@ -6,15 +6,6 @@ import { DAY, dayOfWall, formatDate, formatLocal } from '../time/civil';
 import { dateAsEvent } from './series/dates';
 import { movedTimes } from './times';
 
-/** An event that was edited: its revision and its time stamp go on (SEQUENCE, RFC 5545 §3.8.7.4). */
-export function revised(
-  event: CalendarEvent,
-  fields: Partial<CalendarEvent>,
-  now: number,
-): CalendarEvent {
-  return { ...event, ...fields, updated: now, revision: event.revision + 1 };
-}
-
 /** A copy of one date of an event, at the same time of another day, on a calendar. */
 export function copyTo(
   event: CalendarEvent,

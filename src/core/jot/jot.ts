@@ -1,27 +1,14 @@
 import type { Repeat, RepeatEnd, RepeatPattern } from '../recurrence/repeat';
 import { firstStart, NO_REPEAT } from '../recurrence/repeat';
-import type { Weekday } from '../time/civil';
+
 import { civilDate, DAY, dayOfWall, MINUTE, weekdayOf } from '../time/civil';
 import type { JotPart } from './parts';
 import { readCalendar, readCategories, readLength, readLink, readPlace, titleOf } from './parts';
 import type { OpenPattern, RepeatWords } from './repeats';
 import { findUntil, readRepeatWords, readTimes } from './repeats';
+import type { JotContext } from './context';
 import { readDay, readWhen } from './when';
 import { blankOut } from './words';
-
-export interface JotContext {
-  /** Wall ms: what the clock shows. */
-  now: number;
-  /** Day number of the day shown, for lines that name none. */
-  day: number;
-  calendars: readonly { id: string; name: string; defaultLength?: number }[];
-  categories: readonly { id: string; name: string }[];
-  defaultCalendarId: string;
-  /** Minutes, where the calendar has no length of its own. */
-  defaultLength: number;
-  /** Weekdays that the person works on. */
-  workdays: readonly Weekday[];
-}
 
 /** What a jotted line was understood to mean. Times are wall ms; the end is exclusive. */
 export interface Jot {

@@ -1,7 +1,7 @@
 import type { ParsedComponents, ParsedResult } from 'chrono-node';
 import { casual } from 'chrono-node/en';
 import { civilDate, DAY, dayNumber, dayOfWall, HOUR, minuteOfDay, MINUTE } from '../time/civil';
-import type { JotContext } from './jot';
+import type { JotContext } from './context';
 import type { JotPart } from './parts';
 import { blankOut } from './words';
 

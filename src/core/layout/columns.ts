@@ -1,6 +1,6 @@
 import type { Occurrence } from '../agenda/occurrence';
 import { DAY } from '../time/civil';
-import { isTop, nthDay, takesDay } from './parts';
+import { isTop, nthDay, takesDay } from '../agenda/parts';
 import type { Track } from './tracks';
 import { partOnTrack } from './tracks';
 

@@ -1,7 +1,7 @@
 import type { Occurrence } from '../agenda/occurrence';
 import type { Weekday } from '../time/civil';
 import { startOfWeek } from '../time/civil';
-import { daysOf, isTop } from './parts';
+import { daysOf, isTop } from '../agenda/parts';
 
 /** Weeks under each other, a cell a day, events on lines of the cells. */
 export interface GridFrame {

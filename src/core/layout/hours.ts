@@ -1,6 +1,6 @@
 import type { Occurrence } from '../agenda/occurrence';
 import { DAY, dayOfWall, MINUTE } from '../time/civil';
-import { isTop } from './parts';
+import { isTop } from '../agenda/parts';
 
 /** Hours of the day, in minutes after midnight. */
 export interface Hours {

@@ -2,7 +2,7 @@ import type { Occurrence } from '../agenda/occurrence';
 import { DAY } from '../time/civil';
 import type { LabelSide } from './lanes';
 import { packLanes } from './lanes';
-import { isTop, nthDay, takesDay } from './parts';
+import { isTop, nthDay, takesDay } from '../agenda/parts';
 import type { Track } from './tracks';
 import { partOnTrack } from './tracks';
 

@@ -1,5 +1,5 @@
 import type { Occurrence } from '../agenda/occurrence';
-import { partOn } from './parts';
+import { partOn } from '../agenda/parts';
 
 /** What a row or a column stands for: a day, or one calendar's part of it. */
 export interface Track {

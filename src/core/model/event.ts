@@ -70,3 +70,12 @@ export function fieldsOfDate(
     ...(inkOverride === undefined ? {} : { inkOverride: inkOverride ?? undefined }),
   };
 }
+
+/** An event that was edited: its revision and its time stamp go on (SEQUENCE, RFC 5545 §3.8.7.4). */
+export function revised(
+  event: CalendarEvent,
+  fields: Partial<CalendarEvent>,
+  now: number,
+): CalendarEvent {
+  return { ...event, ...fields, updated: now, revision: event.revision + 1 };
+}

@@ -9,9 +9,5 @@ export type TextSize = (typeof TEXT_SIZES)[number];
 export const DENSITIES = ['close', 'usual', 'airy'] as const;
 export type Density = (typeof DENSITIES)[number];
 
-/** Which part of a date comes first. */
-export const DATE_ORDERS = ['day', 'month', 'year'] as const;
-export type DateOrder = (typeof DATE_ORDERS)[number];
-
 export const LEAST_ZOOM = 0.6;
 export const LARGEST_ZOOM = 3;

@@ -1,6 +1,7 @@
 import { travelProblem } from '../time/sheetClock';
 import { hexColour, id, instant, jcalComponent, plainDate, zoneName } from './common';
-import { ACCENTS, DATE_ORDERS, DENSITIES, LARGEST_ZOOM, LEAST_ZOOM, TEXT_SIZES } from './look';
+import { ACCENTS, DENSITIES, LARGEST_ZOOM, LEAST_ZOOM, TEXT_SIZES } from './look';
+import { DATE_ORDERS } from '../time/words';
 import { namedPeriod, periodRun, span } from './view';
 import { z } from './zod';
 

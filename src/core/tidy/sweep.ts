@@ -2,7 +2,7 @@ import type { Occurrence } from '../agenda/occurrence';
 import { isBooked } from '../agenda/occurrence';
 import { dateAsEvent, passthroughOfDate } from '../editing/series/dates';
 import { skipDates } from '../editing/series/skips';
-import { revised } from '../editing/edits';
+import { revised } from '../model/event';
 import { movedTimes } from '../editing/times';
 import type { CalendarEvent } from '../model/event';
 import type { Workweek } from '../model/others';

@@ -1,4 +1,3 @@
-import type { DateOrder } from '../model/look';
 import type { Weekday } from './civil';
 import { civilDate, DAY, dayOfWall, minuteOfDay, weekdayOf } from './civil';
 
@@ -12,6 +11,10 @@ export interface Wording {
 }
 
 /** English as it is written where dates have that order: "24 Nov 2026", "Nov 24, 2026", "2026-11-24" in figures. */
+/** Which part of a date comes first. */
+export const DATE_ORDERS = ['day', 'month', 'year'] as const;
+type DateOrder = (typeof DATE_ORDERS)[number];
+
 const LOCALES: Record<DateOrder, string> = { day: 'en-GB', month: 'en-US', year: 'en-CA' };
 
 export const localeOf = (order: DateOrder): string => LOCALES[order];

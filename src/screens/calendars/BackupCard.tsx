@@ -9,7 +9,7 @@ import { usePreferences } from '@/data/preferences';
 import type { RestorePreview } from '@/engine/keeper';
 import { Card } from '@/ui/Card';
 import { Dialog } from '@/ui/Dialog';
-import { sayInstant } from './FeedDialog';
+import { sayInstant } from '@/features/calendars/FeedDialog';
 
 const KINDS = {
   settings: ['set of settings', 'sets of settings'],

@@ -25,8 +25,8 @@ import { Icon } from '@/ui/icons/Icon';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
-import { CalendarMenu } from './CalendarMenu';
-import { sayInstant } from './FeedDialog';
+import { CalendarMenu } from '@/features/calendars/CalendarMenu';
+import { sayInstant } from '@/features/calendars/FeedDialog';
 
 interface RowProps {
   calendar: Calendar;

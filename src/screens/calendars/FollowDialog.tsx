@@ -13,7 +13,7 @@ import type { FeedLook } from '@/engine/follower';
 import { Dialog } from '@/ui/Dialog';
 import { TextField } from '@/ui/TextField';
 import { ToggleChip } from '@/ui/ToggleChip';
-import { STAND_INS } from './StandInState';
+import { STAND_INS } from '@/features/calendars/StandInState';
 
 const HOURLY = 60;
 

@@ -5,7 +5,7 @@ import { Button } from 'react-native-paper';
 import type { Calendar } from '@/core/model/calendar';
 import { useActions } from '@/data/actions';
 import type { Preferences } from '@/data/preferences';
-import { CalendarMenu, useShowing } from '@/screens/calendars/CalendarMenu';
+import { CalendarMenu, useShowing } from '@/features/calendars/CalendarMenu';
 import { CalendarChip } from '@/ui/CalendarChip';
 
 /**

@@ -11,7 +11,7 @@ import { useWallNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useOccurrences } from '@/data/queries';
 import { Load } from './load/Load';
-import { WorldClock } from '@/screens/zones/WorldClock';
+import { WorldClock } from '@/features/zones/WorldClock';
 import { Icon } from '@/ui/icons/Icon';
 import { Title } from '@/ui/Title';
 import { usePalette } from '@/ui/theme/theme';

@@ -3,7 +3,7 @@ import type { Preferences } from '@/data/preferences';
 import type { useLensPicking } from './useLensPicking';
 import type { SheetPlace, useSheetContent } from './useSheetContent';
 import { DateDialog } from './view/DateDialog';
-import { KeysDialog } from './view/KeysDialog';
+import { KeysDialog } from '@/features/keys/KeysDialog';
 import { LensesDialog } from './view/LensesDialog';
 import { PeriodsDialog } from './view/PeriodsDialog';
 

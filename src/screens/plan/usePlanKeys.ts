@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { isTyping } from '@/ui/isTyping';
-import type { KeyAction } from './keys';
-import { actionOf } from './keys';
+import type { KeyAction } from '@/features/keys/keys';
+import { actionOf } from '@/features/keys/keys';
 
 /** Hears the keys of the Plan screen, unless they go into a text, a dialog or a panel. */
 export function usePlanKeys(isOn: boolean, act: (action: KeyAction) => void): void {

@@ -4,7 +4,7 @@ import type { Occurrence, Window } from '@/core/agenda/occurrence';
 import { drawable } from '@/core/layout/drawable';
 import { hoursAround } from '@/core/layout/hours';
 import type { Hours } from '@/core/layout/hours';
-import { countLeftOut } from '@/core/layout/parts';
+import { countLeftOut } from '@/core/agenda/parts';
 import { tracksOf } from '@/core/layout/tracks';
 import type { Calendar } from '@/core/model/calendar';
 import type { View } from '@/core/model/view';

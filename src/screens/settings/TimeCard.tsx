@@ -2,7 +2,7 @@ import { cityOf } from '@/core/time/zoneNames';
 import { LONG_DAY, localeOf, sayDay } from '@/core/time/words';
 import { browserZone } from '@/data/browser';
 import type { Preferences } from '@/data/preferences';
-import { ZonePicker } from '@/screens/zones/ZonePicker';
+import { ZonePicker } from '@/features/zones/ZonePicker';
 import { Card } from '@/ui/Card';
 import { Choice } from '@/ui/Choice';
 import type { ChangeSettings } from './change';

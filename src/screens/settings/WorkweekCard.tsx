@@ -5,7 +5,7 @@ import type { HourCycle } from '@/core/time/words';
 import { WEEKDAYS } from '@/core/time/words';
 import { Card } from '@/ui/Card';
 import { Check } from '@/ui/Check';
-import { WorkFields } from './WorkFields';
+import { WorkFields } from '@/features/workweek/WorkFields';
 
 interface Props {
   workweek: Workweek;

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useMessages } from '@/data/messages';
-import { KeysDialog } from '@/screens/plan/view/KeysDialog';
+import { KeysDialog } from '@/features/keys/KeysDialog';
 import { keepForOffline } from '@/data/offline';
 import { useDueFeeds } from '@/data/queries';
 import { useTroubles } from '@/data/useTroubles';

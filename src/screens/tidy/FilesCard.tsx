@@ -5,8 +5,8 @@ import { count } from '@/core/time/words';
 import { titleOf } from '@/core/model/titleOf';
 import { useAttachments } from '@/data/queries';
 import type { AttachmentRow } from '@/engine/keeper';
-import { AttachmentViewer } from '@/screens/event/AttachmentViewer';
-import { useFiles } from '@/screens/event/useFiles';
+import { AttachmentViewer } from '@/features/event/AttachmentViewer';
+import { useFiles } from '@/features/event/useFiles';
 import { Card } from '@/ui/Card';
 import { FileRows } from '@/ui/FileRows';
 

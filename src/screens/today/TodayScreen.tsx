@@ -1,7 +1,7 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
-import { JotLine } from './JotLine';
-import { NowAndNext } from './NowCard';
+import { JotLine } from '@/features/now/JotLine';
+import { NowAndNext } from '@/features/now/NowCard';
 import { Upcoming } from './Upcoming';
 import { findClashes } from '@/core/agenda/clashes';
 import type { Occurrence } from '@/core/agenda/occurrence';
@@ -17,7 +17,7 @@ import { useTodayPicture } from '@/data/picture';
 import { useAskSheet } from '@/data/asked';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars, useOccurrences } from '@/data/queries';
-import { WorldClock } from '@/screens/zones/WorldClock';
+import { WorldClock } from '@/features/zones/WorldClock';
 import { Card } from '@/ui/Card';
 import { Columns } from '@/ui/Columns';
 import { Icon } from '@/ui/icons/Icon';

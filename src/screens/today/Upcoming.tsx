@@ -8,7 +8,7 @@ import { sayDay } from '@/core/time/words';
 import { useActions } from '@/data/actions';
 import type { Preferences } from '@/data/preferences';
 import { useOccurrences } from '@/data/queries';
-import { AgendaLines } from '@/screens/plan/agenda/AgendaLines';
+import { AgendaLines } from '@/features/agenda/AgendaLines';
 import { Card } from '@/ui/Card';
 import { NumberField } from '@/ui/NumberField';
 import { usePalette, SLAB, textPx } from '@/ui/theme/theme';

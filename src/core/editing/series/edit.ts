@@ -7,7 +7,7 @@ import type { Rule } from '../../recurrence/rule';
 import { parseRule } from '../../recurrence/rule';
 import { writeRule } from '../../recurrence/writeRule';
 import { parseLocal } from '../../time/civil';
-import { revised } from '../edits';
+import { revised } from '../../model/event';
 import {
   hasDates,
   keyOfWall,

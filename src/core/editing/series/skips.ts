@@ -1,6 +1,6 @@
 import type { CalendarEvent } from '../../model/event';
 import { parseLocal } from '../../time/civil';
-import { revised } from '../edits';
+import { revised } from '../../model/event';
 import { hasDates } from './dates';
 import type { Scope } from './edit';
 import { endBefore, isFirstDate } from './split';

@@ -11,8 +11,8 @@ import { count } from '@/core/time/words';
 import type { Preferences } from '@/data/preferences';
 import type { useAgenda } from '@/data/queries';
 import { usePalette } from '@/ui/theme/theme';
-import type { LineSetting } from './AgendaLines';
-import { AgendaLines } from './AgendaLines';
+import type { LineSetting } from '@/features/agenda/AgendaLines';
+import { AgendaLines } from '@/features/agenda/AgendaLines';
 import { DayHead } from './DayHead';
 import { useHeldPlace } from './useHeldPlace';
 

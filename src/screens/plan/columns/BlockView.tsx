@@ -8,11 +8,11 @@ import { sayMinute } from '@/core/time/words';
 import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
-import { useBarColours } from '../sheet/barColours';
-import { barName } from '../sheet/barName';
-import { barStyle } from '../sheet/barStyle';
-import { EventIcon } from '../sheet/EventIcon';
-import { pressable } from '../sheet/pressable';
+import { useBarColours } from '@/features/bars/barColours';
+import { barName } from '@/features/bars/barName';
+import { barStyle } from '@/features/bars/barStyle';
+import { EventIcon } from '@/features/bars/EventIcon';
+import { pressable } from '@/features/bars/pressable';
 import { MIN_WORDS } from './geometry';
 
 interface Props {

@@ -3,7 +3,7 @@ import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
 import { usePalette } from '@/ui/theme/theme';
 import { dayGround } from '../sheet/ground';
-import { stripes } from '../sheet/stripes';
+import { stripes } from '@/features/bars/stripes';
 import type { Field } from './placeInColumns';
 
 interface Props {

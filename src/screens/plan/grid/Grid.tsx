@@ -5,7 +5,7 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import { inkOf } from '@/core/colour/inkOf';
 import type { Span } from '@/core/layout/drag';
 import { weeksOf } from '@/core/layout/grid';
-import { daysOf, takesDay } from '@/core/layout/parts';
+import { daysOf, takesDay } from '@/core/agenda/parts';
 import type { Detail } from '@/core/model/view';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
 import { weekdayName } from '@/core/time/words';

@@ -6,7 +6,7 @@ import type { Wording } from '@/core/time/words';
 import { sayDay, sayHoursTight } from '@/core/time/words';
 import { dayName } from '../sheet/dayName';
 import type { Box } from '../sheet/Ghost';
-import { stripes } from '../sheet/stripes';
+import { stripes } from '@/features/bars/stripes';
 
 interface Props extends Box {
   day: number;

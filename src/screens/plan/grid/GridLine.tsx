@@ -7,12 +7,12 @@ import { sayMinute } from '@/core/time/words';
 import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
-import { useBarColours } from '../sheet/barColours';
-import { barName } from '../sheet/barName';
-import { barStyle } from '../sheet/barStyle';
-import { EventIcon } from '../sheet/EventIcon';
+import { useBarColours } from '@/features/bars/barColours';
+import { barName } from '@/features/bars/barName';
+import { barStyle } from '@/features/bars/barStyle';
+import { EventIcon } from '@/features/bars/EventIcon';
 import type { Box } from '../sheet/Ghost';
-import { pressable } from '../sheet/pressable';
+import { pressable } from '@/features/bars/pressable';
 
 interface Props extends Box {
   occurrence: Occurrence;

@@ -1,5 +1,5 @@
 import type { Occurrence } from '@/core/agenda/occurrence';
-import { isTop } from '@/core/layout/parts';
+import { isTop } from '@/core/agenda/parts';
 import type { GridBar } from '@/core/layout/grid';
 import type { Calendar } from '@/core/model/calendar';
 import { officeWeek } from '@/core/time/civil';

@@ -25,19 +25,19 @@ import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useCategories } from '@/data/queries';
-import { Outlook } from '@/screens/event/Outlook';
-import { RepeatFields } from '@/screens/event/RepeatFields';
-import { TimesFields } from '@/screens/event/TimesFields';
+import { Outlook } from '@/features/event/Outlook';
+import { RepeatFields } from '@/features/event/RepeatFields';
+import { TimesFields } from '@/features/event/TimesFields';
 import { CategoryChips } from '@/ui/CategoryChips';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Icon } from '@/ui/icons/Icon';
 import { TextField } from '@/ui/TextField';
 import { Unreadable, useReadable } from '@/ui/unreadable';
 import { usePalette } from '@/ui/theme/theme';
-import { Consequences } from './Consequences';
+import { Consequences } from '@/features/event/Consequences';
 import { JottedLine } from './JottedLine';
-import { PanelFrame } from './PanelFrame';
-import { Understood } from './Understood';
+import { PanelFrame } from '@/ui/PanelFrame';
+import { Understood } from '@/features/event/Understood';
 
 interface Props {
   /** The time that was pressed or drawn; null when the line has to say it. */

@@ -8,8 +8,8 @@ import { sayDay } from '@/core/time/words';
 import type { Preferences } from '@/data/preferences';
 import { useOccurrences } from '@/data/queries';
 import { usePalette } from '@/ui/theme/theme';
-import { AgendaLines } from '../agenda/AgendaLines';
-import { PanelFrame } from './PanelFrame';
+import { AgendaLines } from '@/features/agenda/AgendaLines';
+import { PanelFrame } from '@/ui/PanelFrame';
 
 interface Props {
   /** Day number */

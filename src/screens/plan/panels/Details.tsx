@@ -12,14 +12,14 @@ import { useActions } from '@/data/actions';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useCategories, useEvent } from '@/data/queries';
-import { FilesPart } from '@/screens/event/FilesPart';
+import { FilesPart } from '@/features/event/FilesPart';
 import { CategoryDot } from '@/ui/CategoryDot';
 import { LinkedText } from '@/ui/LinkedText';
 import { Icon } from '@/ui/icons/Icon';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
-import { PanelFrame } from './PanelFrame';
+import { PanelFrame } from '@/ui/PanelFrame';
 
 interface Props {
   occurrence: Occurrence;

@@ -2,7 +2,7 @@ import type { ComponentProps } from 'react';
 import type { Sight } from '@/core/view/sight';
 import { useOccurrences } from '@/data/queries';
 import { Load } from '../load/Load';
-import { PanelFrame } from './PanelFrame';
+import { PanelFrame } from '@/ui/PanelFrame';
 
 interface Props extends Omit<ComponentProps<typeof Load>, 'occurrences'> {
   sight: Sight;

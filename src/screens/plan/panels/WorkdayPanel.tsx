@@ -6,10 +6,10 @@ import { weekdayOf, formatDate } from '@/core/time/civil';
 import { sayDay } from '@/core/time/words';
 import { useActions } from '@/data/actions';
 import type { Preferences } from '@/data/preferences';
-import { WorkFields } from '@/screens/settings/WorkFields';
+import { WorkFields } from '@/features/workweek/WorkFields';
 import { Choice } from '@/ui/Choice';
 import { usePalette } from '@/ui/theme/theme';
-import { PanelFrame } from './PanelFrame';
+import { PanelFrame } from '@/ui/PanelFrame';
 
 type Workday = Workweek['days'][number];
 type How = 'usual' | 'other' | 'away';

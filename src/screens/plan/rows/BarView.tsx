@@ -7,11 +7,11 @@ import type { Wording } from '@/core/time/words';
 import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
-import { useBarColours } from '../sheet/barColours';
-import { barStyle } from '../sheet/barStyle';
-import { barName } from '../sheet/barName';
-import { EventIcon } from '../sheet/EventIcon';
-import { pressable } from '../sheet/pressable';
+import { useBarColours } from '@/features/bars/barColours';
+import { barStyle } from '@/features/bars/barStyle';
+import { barName } from '@/features/bars/barName';
+import { EventIcon } from '@/features/bars/EventIcon';
+import { pressable } from '@/features/bars/pressable';
 import { secondLine } from '../sheet/labels';
 
 interface Props {

@@ -6,7 +6,7 @@ import { workdayOf } from '@/core/model/workweek';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
 import { dayGround } from '../sheet/ground';
-import { stripes } from '../sheet/stripes';
+import { stripes } from '@/features/bars/stripes';
 
 /** What is needed to place minutes. */
 export interface TimeLine {

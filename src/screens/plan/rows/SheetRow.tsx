@@ -15,7 +15,8 @@ import { OutsideCounts } from './OutsideCounts';
 import type { TimeLine } from './RowBackground';
 import { RowBackground } from './RowBackground';
 import { DayButton } from '../sheet/DayButton';
-import { sayPart, WholeDayBar } from '../sheet/WholeDayBar';
+import { sayPart } from '@/features/bars/sayPart';
+import { WholeDayBar } from '../sheet/WholeDayBar';
 
 interface Props {
   row: Row;

@@ -1,16 +1,16 @@
 import { memo } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
-import { takesDay } from '@/core/layout/parts';
+import { takesDay } from '@/core/agenda/parts';
 import type { Calendar } from '@/core/model/calendar';
 import type { Wording } from '@/core/time/words';
 import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { usePalette } from '@/ui/theme/theme';
-import { useBarColours } from './barColours';
-import { barName } from './barName';
-import { EventIcon } from './EventIcon';
-import { pressable } from './pressable';
+import { useBarColours } from '@/features/bars/barColours';
+import { barName } from '@/features/bars/barName';
+import { EventIcon } from '@/features/bars/EventIcon';
+import { pressable } from '@/features/bars/pressable';
 import type { Box } from './Ghost';
 
 interface Props extends Box {
@@ -62,7 +62,3 @@ export const WholeDayBar = memo(function WholeDayBar(props: Props) {
     </div>
   );
 });
-
-/** "day 1 of 2", or nothing for one that lasts a day. */
-export const sayPart = ({ nth, of }: { nth: number; of: number }) =>
-  of > 1 ? `day ${nth} of ${of}` : '';

@@ -3,9 +3,9 @@ import { newCalendar } from '@/core/model/calendar';
 import { at, timed, TODAY, wholeDays } from '@/core/testing/occurrences';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { inTheme } from '@/ui/testing/inTheme';
-import { AgendaLines } from '../agenda/AgendaLines';
+import { AgendaLines } from '@/features/agenda/AgendaLines';
 import { GridLine } from '../grid/GridLine';
-import { PastUntil } from './barColours';
+import { PastUntil } from '@/features/bars/barColours';
 import { WholeDayBar } from './WholeDayBar';
 
 const wording = { locale: 'en-GB', hourCycle: '24' } as const;

@@ -10,8 +10,8 @@ import { useHasDraft } from '@/data/drafts';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
-import { barName } from '../sheet/barName';
-import { pressable } from '../sheet/pressable';
+import { barName } from '@/features/bars/barName';
+import { pressable } from '@/features/bars/pressable';
 import type { TableLine } from './useTableLines';
 
 interface Props {

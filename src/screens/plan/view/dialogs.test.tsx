@@ -6,7 +6,7 @@ import type { SpanSetting } from '@/core/view/spans';
 import { openDialogs } from '@/ui/testing/dialogs';
 import { inTheme } from '@/ui/testing/inTheme';
 import { FilterDialog } from './FilterDialog';
-import { KeysDialog } from './KeysDialog';
+import { KeysDialog } from '@/features/keys/KeysDialog';
 import { ViewDialog } from './ViewDialog';
 
 const mockNavigate = jest.fn();

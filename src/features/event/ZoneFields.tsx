@@ -4,8 +4,8 @@ import { Text } from 'react-native-paper';
 import type { EventForm } from '@/core/editing/form';
 import { cityOf } from '@/core/time/zoneNames';
 import type { Preferences } from '@/data/preferences';
-import { Understood } from '@/screens/plan/panels/Understood';
-import { ZonePicker } from '@/screens/zones/ZonePicker';
+import { Understood } from './Understood';
+import { ZonePicker } from '@/features/zones/ZonePicker';
 import { ToggleChip } from '@/ui/ToggleChip';
 
 type Zones = Pick<EventForm, 'zone' | 'endZone'>;

@@ -14,7 +14,7 @@ import { titleOf } from '@/core/model/titleOf';
 import type { Reach } from '@/data/actions';
 import { useMessages } from '@/data/messages';
 import type { Preferences } from '@/data/preferences';
-import { PanelFrame } from '@/screens/plan/panels/PanelFrame';
+import { PanelFrame } from '@/ui/PanelFrame';
 import { Choice } from '@/ui/Choice';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';

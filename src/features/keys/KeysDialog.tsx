@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import { Dialog } from '@/ui/Dialog';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
-import { KEY_ROWS } from '../keys';
+import { KEY_ROWS } from './keys';
 
 /** Every key of the sheet, to be looked up. */
 export function KeysDialog({ onClose }: { onClose(): void }) {

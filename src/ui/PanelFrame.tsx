@@ -2,10 +2,10 @@ import type { ReactNode } from 'react';
 import { createContext, useContext, useEffect, useLayoutEffect, useRef } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
-import { useBackCloses } from '@/ui/backStack';
-import { Title } from '@/ui/Title';
+import { useBackCloses } from './backStack';
+import { Title } from './Title';
 import { usePalette } from '@/ui/theme/theme';
-import { useIsWide } from '@/ui/useIsWide';
+import { useIsWide } from './useIsWide';
 
 interface Props {
   title: string;

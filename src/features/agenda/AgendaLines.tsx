@@ -2,7 +2,7 @@ import { memo } from 'react';
 import type { AgendaLine } from '@/core/agenda/agendaDays';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { inkOf } from '@/core/colour/inkOf';
-import { nthDay } from '@/core/layout/parts';
+import { nthDay } from '@/core/agenda/parts';
 import type { Calendar } from '@/core/model/calendar';
 import { DAY, MINUTE, minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
@@ -11,12 +11,12 @@ import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { usePalette } from '@/ui/theme/theme';
-import { useBarColours } from '../sheet/barColours';
-import { barName } from '../sheet/barName';
-import { barStyle } from '../sheet/barStyle';
-import { EventIcon } from '../sheet/EventIcon';
-import { pressable } from '../sheet/pressable';
-import { sayPart } from '../sheet/WholeDayBar';
+import { useBarColours } from '@/features/bars/barColours';
+import { barName } from '@/features/bars/barName';
+import { barStyle } from '@/features/bars/barStyle';
+import { EventIcon } from '@/features/bars/EventIcon';
+import { pressable } from '@/features/bars/pressable';
+import { sayPart } from '@/features/bars/sayPart';
 
 export interface LineSetting {
   calendarOf: ReadonlyMap<string, Calendar>;

@@ -10,7 +10,7 @@ import { SHORT_DAY, sayDay } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import { useActions } from '@/data/actions';
 import type { Preferences } from '@/data/preferences';
-import { PanelFrame } from '@/screens/plan/panels/PanelFrame';
+import { PanelFrame } from '@/ui/PanelFrame';
 import { DayField } from '@/ui/DayField';
 import { Title } from '@/ui/Title';
 import { ToggleChip } from '@/ui/ToggleChip';

@@ -15,7 +15,7 @@ import { titleOf } from '@/core/model/titleOf';
 import { useActions } from '@/data/actions';
 import type { Preferences } from '@/data/preferences';
 import { useEvent } from '@/data/queries';
-import { PanelFrame } from '@/screens/plan/panels/PanelFrame';
+import { PanelFrame } from '@/ui/PanelFrame';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Choice } from '@/ui/Choice';
 import { ToggleChip } from '@/ui/ToggleChip';

@@ -1,6 +1,5 @@
-import type { Occurrence } from '../agenda/occurrence';
+import type { Occurrence } from './occurrence';
 import { DAY, MINUTE } from '../time/civil';
-import type { DayRange } from '../view/spans';
 
 /** Whole-day and long events: they stand on top of a day, not among its hours. */
 export const isTop = (o: Pick<Occurrence, 'wholeDay' | 'start' | 'end'>) =>
@@ -36,8 +35,11 @@ export function nthDay(o: Pick<Occurrence, 'start' | 'end'>, day: number) {
   return { nth: day - first + 1, of: past - first };
 }
 
-/** How many occurrences lie in a range, but on none of its shown days. */
-export function countLeftOut(occurrences: readonly Occurrence[], range: DayRange): number {
+/** How many occurrences lie in a range (day numbers, `to` excluded), but on none of its shown days. */
+export function countLeftOut(
+  occurrences: readonly Occurrence[],
+  range: { from: number; to: number; days: readonly number[] },
+): number {
   const { from, to, days } = range;
   if (days.length === to - from) return 0;
   const shown = new Set(days);
