@@ -9,6 +9,7 @@ import { openEngine } from '@/engine/client';
 import type { EngineStatus } from '@/engine/engine';
 import type { StoreName } from '@/engine/engine.worker';
 import { browserZone } from './browser';
+import { askAgain } from './dependences';
 import { noteUse, wasUsed } from './storeUse';
 import { chosenStore } from './whichStore';
 
@@ -65,10 +66,10 @@ export function EngineProvider({ children }: { children: ReactNode }) {
     openEngine(
       store,
       { now, today, zone, wasUsed: wasUsed(store) },
-      (next, recordsChanged) => {
+      (next, changed) => {
         setStatus(next);
         if (next.ready) noteUse(store);
-        if (recordsChanged) void client.invalidateQueries();
+        if (changed) void askAgain(client, changed);
       },
       (reason) => {
         setEngine(null);

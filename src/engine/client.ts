@@ -1,6 +1,6 @@
 import type { Remote } from 'comlink';
 import { proxy, wrap } from 'comlink';
-import type { Engine, EngineStatus } from './engine';
+import type { Engine, OnStatus } from './engine';
 import type { EngineApi, Present, StoreName } from './engine.worker';
 
 /** The engine as the page calls it: every answer is a promise. */
@@ -25,7 +25,7 @@ function start(): Running {
 export async function openEngine(
   store: StoreName,
   present: Present,
-  onStatus: (status: EngineStatus, recordsChanged: boolean) => void,
+  onStatus: OnStatus,
   onStopped: (reason: string) => void,
 ): Promise<RemoteEngine> {
   const { worker, api } = (running ??= start());

@@ -24,6 +24,8 @@ import { agendaPage } from './agendaPages';
 import type { CalendarWork, MergePreview, RemovedCalendar } from './calendarWork';
 import { mergePreview, removedCalendars, removedEvents, workChange } from './calendarWork';
 import type { ChangeRequest, HistoryEntry } from './change';
+import type { Announcement } from './announcement';
+import { Announcer } from './announcement';
 import { breathe } from './breathe';
 import type { ExportedFile, ExportRequest, TableRequest } from './exporter';
 import { exportCalendarFile, exportTable } from './exporter';
@@ -85,7 +87,8 @@ export interface Seen {
   hidden: number;
 }
 
-export type OnStatus = (status: EngineStatus, recordsChanged: boolean) => void;
+/** `changed` is null when only how the engine stands is different. */
+export type OnStatus = (status: EngineStatus, changed: Announcement | null) => void;
 
 const LOST =
   'The browser has lost what was kept here, and this is a new beginning. If you have a backup, restore it under Calendars.';
@@ -102,6 +105,7 @@ const DAYS_A_WEEK = 7;
  */
 export class Engine {
   private readonly index = new EventIndex();
+  private readonly announcer = new Announcer();
   private readonly repository: Repository;
   private readonly importer: Importer;
   private readonly follower: Follower;
@@ -117,9 +121,10 @@ export class Engine {
     private readonly outside: Outside,
   ) {
     this.repository = new Repository(store, surroundings, (key, type, record) => {
-      if (type !== 'event') return;
-      if (record) this.index.put(record as CalendarEvent);
-      else this.index.remove(key.slice(key.indexOf('/') + 1));
+      const id = key.slice(key.indexOf('/') + 1);
+      if (type !== 'event') this.announcer.note(type, id);
+      else if (record) this.announcer.note(type, id, this.index.put(record as CalendarEvent));
+      else this.announcer.note(type, id, this.index.remove(id));
     });
     this.importer = new Importer(this.repository, outside.files);
     this.follower = new Follower(this.repository, outside.askFeed);
@@ -184,7 +189,7 @@ export class Engine {
   private tell(recordsChanged: boolean): void {
     this.lastTold = Date.now();
     if (recordsChanged) this.lastShown = this.lastTold;
-    this.onStatus(this.status(), recordsChanged);
+    this.onStatus(this.status(), recordsChanged ? this.announcer.take() : null);
   }
 
   status(): EngineStatus {

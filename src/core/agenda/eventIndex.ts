@@ -4,6 +4,8 @@ import { fieldsOfDate, isWholeDay } from '../model/event';
 import { zoneOf } from '../model/common';
 import { DAY } from '../time/civil';
 import { instantFromWall, wallFromInstant } from '../time/zones';
+import type { Extent } from './extent';
+import { extentOf, extentOfSeries, ZONE_REACH } from './extent';
 import type { Occurrence, Window } from './occurrence';
 import { byStart } from './occurrence';
 import type { Basis } from './series';
@@ -13,8 +15,6 @@ import { SeriesDates } from './seriesDates';
 const WEEK = 7 * DAY;
 /** Events that last longer than this are kept aside instead of in every week they touch. */
 const LONG = 8 * WEEK;
-/** No two zones are further apart than this: how far a wall time can lie from its instant. */
-const ZONE_REACH = DAY;
 
 interface Single {
   event: CalendarEvent;
@@ -82,26 +82,36 @@ export class EventIndex {
     return this.singles.size + this.series.size;
   }
 
-  /** Adds an event, or replaces the one with its id. A removed event is taken out. */
-  put(event: CalendarEvent): void {
-    this.remove(event.id);
-    if (event.removedAt !== undefined) return;
+  /**
+   * Adds an event, or replaces the one with its id. A removed event is taken out. Answers with the
+   * days on which something may be different now.
+   */
+  put(event: CalendarEvent): Extent[] {
+    const before = this.remove(event.id);
+    if (event.removedAt !== undefined) return before;
     const series = compileSeries(event);
     if (series) {
       this.series.set(event.id, { event, dates: new SeriesDates(series) });
-      return;
+      return [...before, extentOfSeries(series)];
     }
     const single: Single = { event, ...placed(event) };
     this.singles.set(event.id, single);
     for (const bucket of this.bucketsOf(single)) bucket.add(single);
+    return [...before, extentOf(single)];
   }
 
-  remove(id: string): void {
-    this.series.delete(id);
+  /** Takes an event out; the days that it touched. */
+  remove(id: string): Extent[] {
+    const series = this.series.get(id);
+    if (series) {
+      this.series.delete(id);
+      return [extentOfSeries(series.dates.series)];
+    }
     const single = this.singles.get(id);
-    if (!single) return;
+    if (!single) return [];
     this.singles.delete(id);
     for (const bucket of this.bucketsOf(single)) bucket.delete(single);
+    return [extentOf(single)];
   }
 
   private bucketsOf(single: Single): Set<Single>[] {

@@ -1,0 +1,69 @@
+import type { Query, QueryClient } from '@tanstack/react-query';
+import type { RecordType } from '@/core/model/records';
+import { partsOfId } from '@/engine/whereabouts';
+import type { Announcement } from '@/engine/announcement';
+
+type Key = readonly unknown[];
+type Dependence = (changed: Announcement, key: Key) => boolean;
+
+const DAYS_A_WEEK = 7;
+
+const onKinds =
+  (...kinds: RecordType[]): Dependence =>
+  (changed) =>
+    kinds.some((kind) => changed.kinds.includes(kind));
+
+const inDays = ({ extents }: Announcement, fromDay: number, toDay: number) =>
+  extents.some(({ from, to }) => from < toDay && to > fromDay);
+
+const ofEvent = ({ eventIds, kinds }: Announcement, id: string) =>
+  eventIds ? eventIds.includes(id) : kinds.includes('event');
+
+/** Which calendars are shown is a calendar's business. */
+const ofWindow =
+  (daysOf: (key: Key) => [number, number]): Dependence =>
+  (changed, key) =>
+    changed.kinds.includes('calendar') || inDays(changed, ...daysOf(key));
+
+const WHOLE_WINDOW = ofWindow(([, fromDay, toDay]) => [fromDay as number, toDay as number]);
+
+/**
+ * What each query's answer depends on, by the first part of its key. A query that is not here is
+ * asked again after every change.
+ */
+const DEPENDENCES: Readonly<Record<string, Dependence>> = {
+  occurrences: WHOLE_WINDOW,
+  dayLoads: WHOLE_WINDOW,
+  load: ofWindow(([, fromDay, weeks]) => [
+    fromDay as number,
+    (fromDay as number) + (weeks as number) * DAYS_A_WEEK,
+  ]),
+  agenda: onKinds('event', 'calendar'),
+  calendars: onKinds('calendar'),
+  categories: onKinds('category'),
+  lenses: onKinds('lens'),
+  settings: onKinds('settings'),
+  zones: () => false,
+  event: (changed, [, id]) => ofEvent(changed, id as string),
+  whereabouts: (changed, [, id]) =>
+    changed.kinds.includes('calendar') || ofEvent(changed, partsOfId(id as string).eventId),
+  outlook: onKinds('event', 'calendar', 'settings'),
+  sweep: onKinds('event', 'calendar', 'settings'),
+  series: onKinds('event', 'calendar'),
+  removed: onKinds('event', 'calendar'),
+  removedCalendars: onKinds('event', 'calendar'),
+  found: onKinds('event', 'calendar'),
+  merge: onKinds('event', 'calendar', 'task'),
+  counts: onKinds('event'),
+};
+
+/** Whether a query's answer may be another one now. */
+function isTouched({ queryKey }: Pick<Query, 'queryKey'>, changed: Announcement): boolean {
+  const depends = DEPENDENCES[String(queryKey[0])];
+  return depends ? depends(changed, queryKey) : true;
+}
+
+/** Asks anew for what a change touches: at once what is seen, the rest when it is next seen. */
+export function askAgain(client: QueryClient, changed: Announcement): Promise<void> {
+  return client.invalidateQueries({ predicate: (query) => isTouched(query, changed) });
+}
