@@ -6,6 +6,7 @@ const MODULES = {
 
 /** The core and the engine run in plain Node; components run as they do on the web. */
 module.exports = {
+  testTimeout: 60_000,
   projects: [
     {
       displayName: 'core',

@@ -14,7 +14,6 @@ import { WeekNumbers } from './weekNumbers';
 
 beforeAll(openDialogs);
 // Finding by role takes long among the years that a month can be of.
-jest.setTimeout(30_000);
 
 const TODAY = parseDate('2026-11-24');
 const WORDING = { locale: 'en-GB', hourCycle: '24' } as const;

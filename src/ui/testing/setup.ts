@@ -1,4 +1,8 @@
 import '@testing-library/jest-dom';
+import { configure } from '@testing-library/react';
+
+// What is waited for comes, however busy the machine is: its first reading of a module may take seconds.
+configure({ asyncUtilTimeout: 30_000 });
 
 // jsdom has no media: no query holds, unless a test says so.
 window.matchMedia ??= (media) =>
