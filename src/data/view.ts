@@ -1,4 +1,6 @@
 import { useCallback, useState } from 'react';
+import { migrate, RecordError, unwrap, wrap } from '@/core/model/migrate';
+import type { Data } from '@/core/model/versions';
 import { DEFAULT_VIEW, view } from '@/core/model/view';
 import { z } from '@/core/model/zod';
 
@@ -8,14 +10,22 @@ const KEY = 'orderly-week-view';
 export const windowView = z.object({ view, lensId: z.string().nullable() });
 export type WindowView = z.infer<typeof windowView>;
 
+/** What a stored text says; the first ones had no version around them. */
+function viewIn(text: string): Data {
+  const bare: unknown = JSON.parse(text);
+  const isBare = typeof bare === 'object' && bare !== null && 'view' in bare;
+  return isBare ? migrate('windowView', bare as Data, 1) : unwrap('windowView', text);
+}
+
 function read(storage: Storage): WindowView | null {
   const text = storage.getItem(KEY);
   if (text === null) return null;
   try {
-    return windowView.safeParse(JSON.parse(text)).data ?? null;
-  } catch {
+    return windowView.safeParse(viewIn(text)).data ?? null;
+  } catch (error) {
     // A view that can't be read is the usual one again: nothing that was put in hangs on it.
-    return null;
+    if (error instanceof RecordError || error instanceof SyntaxError) return null;
+    throw error;
   }
 }
 
@@ -38,7 +48,7 @@ export function useView(): {
   const [isNew, setNew] = useState(kept === null);
   const show = useCallback((next: WindowView) => {
     setNew(false);
-    const text = JSON.stringify(next);
+    const text = wrap(next);
     window.sessionStorage.setItem(KEY, text);
     window.localStorage.setItem(KEY, text);
     setShown(next);

@@ -1,6 +1,8 @@
 import { z } from '@/core/model/zod';
 import type { RecordKey, RecordOf, RecordType } from '@/core/model/records';
-import { keyOf } from '@/core/model/records';
+import { migrate, RecordError } from '@/core/model/migrate';
+import { keyOf, splitKey } from '@/core/model/records';
+import { SCHEMA_VERSION } from '@/core/model/versions';
 
 export type AnyRecord = RecordOf<RecordType>;
 
@@ -22,15 +24,51 @@ export interface ChangeRequest {
 
 const anyRecord = z.record(z.string(), z.unknown()).nullable();
 
-/** A change as it is kept, for undo and redo. */
-export const keptChange = z.object({
+/** A change as it is stored. The first ones said no version. */
+const storedChange = z.object({
+  version: z.number().int().min(1).default(1),
   label: z.string(),
   at: z.number(),
   steps: z.array(z.object({ key: z.string(), before: anyRecord, after: anyRecord })),
 });
-export type KeptChange = z.infer<typeof keptChange>;
+/** A change as it is kept, for undo and redo. */
+export type KeptChange = Omit<z.infer<typeof storedChange>, 'version'>;
 export type Step = KeptChange['steps'][number];
 type Fields = Record<string, unknown>;
+
+export const writeChange = (change: KeptChange): string =>
+  JSON.stringify({ version: SCHEMA_VERSION, ...change });
+
+/**
+ * Reads a change, and takes the records in it to the current version.
+ * @throws RecordError when it is damaged, or of a version that can't be read.
+ */
+export function readChange(text: string): KeptChange {
+  const { version, label, at, steps } = checked(text);
+  const lift = (key: string, record: Fields | null) =>
+    record && migrate(splitKey(key)?.type ?? '', record, version);
+  return {
+    label,
+    at,
+    steps: steps.map(({ key, before, after }) => ({
+      key,
+      before: lift(key, before),
+      after: lift(key, after),
+    })),
+  };
+}
+
+function checked(text: string): z.infer<typeof storedChange> {
+  let parsed: unknown;
+  try {
+    parsed = JSON.parse(text);
+  } catch {
+    throw new RecordError('its text is damaged');
+  }
+  const read = storedChange.safeParse(parsed);
+  if (!read.success) throw new RecordError('it is no change of this app');
+  return read.data;
+}
 
 export function editKey({ type, before, after }: Edit): RecordKey {
   const record = after ?? before;

@@ -1,8 +1,16 @@
-import { SCHEMA_VERSION } from '@/core/model/records';
+import { RecordError } from '@/core/model/migrate';
+import { SCHEMA_VERSION } from '@/core/model/versions';
 import type { Durability } from './storage/database';
 import type { Store } from './storage/store';
 import type { History, KeptChange } from './change';
-import { EMPTY_HISTORY, historySchema, keptChange, pushChange, withoutChanges } from './change';
+import {
+  EMPTY_HISTORY,
+  historySchema,
+  pushChange,
+  readChange,
+  withoutChanges,
+  writeChange,
+} from './change';
 
 const HISTORY = 'meta/history';
 /** The newest version that records of this store were written in. */
@@ -45,7 +53,7 @@ export class Past {
 
   /** What is written with a new change, and the history as it then is. */
   pushed(change: KeptChange, by: string): { history: History; entries: Entries } {
-    const text = JSON.stringify(change);
+    const text = writeChange(change);
     const { label, at } = change;
     const { history, id, forgotten } = pushChange(this.history, {
       label,
@@ -69,7 +77,12 @@ export class Past {
   async changeOf(id: number): Promise<KeptChange | string | null> {
     const text = (await this.store.getMany([changeKey(id)])).get(changeKey(id));
     if (text === undefined) return null;
-    return keptChange.safeParse(parseJson(text)).data ?? text;
+    try {
+      return readChange(text);
+    } catch (error) {
+      if (error instanceof RecordError) return text;
+      throw error;
+    }
   }
 
   /**

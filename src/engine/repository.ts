@@ -1,12 +1,6 @@
 import type { RecordOf, RecordType } from '@/core/model/records';
-import {
-  checkRecord,
-  keyOf,
-  readStored,
-  RecordError,
-  splitKey,
-  writeChecked,
-} from '@/core/model/records';
+import { checkRecord, keyOf, readStored, splitKey } from '@/core/model/records';
+import { RecordError, wrap } from '@/core/model/migrate';
 import { adopting, missingCalendars, sayAdopted } from './adopting';
 import { Asides } from './asides';
 import type { SetAside } from './asides';
@@ -190,8 +184,7 @@ export class Repository {
     await this.surroundings.alone(async () => {
       this.past.history = { ...this.past.history, done: [], undone: [] };
       const entries: Entries = this.past.with(this.past.history);
-      for (const [key, record] of this.records.entries())
-        entries.set(key, writeChecked(record as Fields));
+      for (const [key, record] of this.records.entries()) entries.set(key, wrap(record as Fields));
       for (const { key, raw } of this.asides.list) entries.set(key, raw);
       await this.put(entries, 'strict');
       this.notes.push(

@@ -1,5 +1,6 @@
 import type { RecordType } from '@/core/model/records';
-import { checkRecord, RecordError, splitKey, writeChecked } from '@/core/model/records';
+import { checkRecord, splitKey } from '@/core/model/records';
+import { RecordError, wrap } from '@/core/model/migrate';
 import type { Step } from './change';
 import { applyReverse, HistoryError } from './change';
 import type { Entries } from './past';
@@ -51,7 +52,7 @@ export function sayResults(label: string, results: readonly Result[]): string {
 
 /** What is written of records that have been checked. */
 export function recordEntries(results: readonly Pick<Step, 'key' | 'after'>[]): Entries {
-  return new Map(results.map(({ key, after }) => [key, after && writeChecked(after)]));
+  return new Map(results.map(({ key, after }) => [key, after && wrap(after)]));
 }
 
 /** Why the store failed, in words for the person. */

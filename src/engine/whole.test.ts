@@ -1,7 +1,7 @@
 import { EventIndex } from '@/core/agenda/eventIndex';
 import type { CalendarEvent } from '@/core/model/event';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
-import { SCHEMA_VERSION } from '@/core/model/records';
+import { SCHEMA_VERSION } from '@/core/model/versions';
 import { CHANGES_KEPT, pushChange, EMPTY_HISTORY, TEXT_KEPT } from './change';
 import { Engine } from './engine';
 import { MemoryStore } from './testing/memoryStore';

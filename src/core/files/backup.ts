@@ -1,12 +1,12 @@
 import type { RecordType, TypedRecord } from '../model/records';
-import { checkRecord, keyOf, RecordError, SCHEMAS } from '../model/records';
+import { checkRecord, keyOf, SCHEMAS } from '../model/records';
+import { migrate, RecordError } from '../model/migrate';
+import type { Data } from '../model/versions';
+import { SCHEMA_VERSION } from '../model/versions';
 import { z } from '../model/zod';
 import { FileError } from './ics/scan';
 
 const FORMAT = 'orderly-week-backup';
-/** The version that backups are written in; newer ones are refused. */
-const VERSION = 1;
-
 const backupSchema = z.object({
   format: z.literal(FORMAT),
   version: z.number().int().min(1),
@@ -62,7 +62,7 @@ export function backupHead({ made, records, aside }: Backup): string {
   return [
     '{',
     `  "format": "${FORMAT}",`,
-    `  "version": ${VERSION},`,
+    `  "version": ${SCHEMA_VERSION},`,
     `  "made": "${new Date(made).toISOString()}",`,
     `  "records": {\n${byType.join(',\n')}\n  },`,
     `  "aside": [${kept.length ? `\n${kept.join(',\n')}\n  ` : ''}],`,
@@ -116,9 +116,12 @@ async function readWhole(file: Blob, onFile: OnFile): Promise<unknown> {
 }
 
 /** @throws RecordError saying what does not fit. */
-function checkTyped(type: string, data: unknown): TypedRecord {
+function checkTyped(type: string, data: Data, version: number): TypedRecord {
   if (!Object.hasOwn(SCHEMAS, type)) throw new RecordError('the app knows no such records');
-  return { type, record: checkRecord(type as RecordType, data) } as TypedRecord;
+  return {
+    type,
+    record: checkRecord(type as RecordType, migrate(type, data, version)),
+  } as TypedRecord;
 }
 
 /**
@@ -145,13 +148,14 @@ export async function readBackup(
   const read = backupSchema.safeParse(whole);
   if (!read.success) throw new FileError('This file is not a backup of this app.');
   const { version, made, records, aside } = read.data;
-  if (version > VERSION) throw new FileError('This backup was made by a newer version of the app.');
+  if (version > SCHEMA_VERSION)
+    throw new FileError('This backup was made by a newer version of the app.');
   const good: TypedRecord[] = [];
   const bad: BadRecord[] = [];
   for (const [type, list] of Object.entries(records)) {
     for (const data of list) {
       try {
-        good.push(checkTyped(type, data));
+        good.push(checkTyped(type, data, version));
       } catch (error) {
         if (!(error instanceof RecordError)) throw error;
         const key = `${type}/${String(data['id'] ?? 'mine')}`;

@@ -1,7 +1,8 @@
 import { newCalendar } from './calendar';
 import { newEvent } from './event';
 import { INKS, nextInkAndMark } from './inks';
-import { readRecord, RecordError, splitKey, writeRecord } from './records';
+import { readRecord, splitKey, writeRecord } from './records';
+import { RecordError, unwrap } from './migrate';
 
 const timed = newEvent(
   {
@@ -24,12 +25,13 @@ test('an older record is taken through every step to the current version', () =>
     1: (_type: string, data: Record<string, unknown>) => ({ ...data, name: data['label'] }),
     2: (_type: string, data: Record<string, unknown>) => ({ ...data, ink: INKS.Moss }),
   };
-  expect(readRecord('category', old, steps, 3)).toEqual({
+  expect(unwrap('category', old, steps, 3)).toEqual({
     id: 'tasks',
+    label: 'Old name',
     name: 'Old name',
     ink: INKS.Moss,
-    order: 0,
   });
+  expect(() => unwrap('category', old, { 2: steps[2] }, 3)).toThrow("can't be read any more");
 });
 
 test.each([

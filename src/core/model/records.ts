@@ -1,9 +1,10 @@
 import { calendar } from './calendar';
 import { event } from './event';
 import { explain } from './explain';
+import { RecordError, unwrap, wrap } from './migrate';
 import { category, colleague, settings, task } from './others';
 import { lens } from './view';
-import { z } from './zod';
+import type { z } from './zod';
 
 /** Every kind of stored record with its schema. */
 export const SCHEMAS = { calendar, event, task, category, lens, colleague, settings };
@@ -30,56 +31,12 @@ export function splitKey(key: string): { type: RecordType; id: string } | null {
     : null;
 }
 
-/** The version that records are written in; each step in MIGRATIONS leads one version up. */
-export const SCHEMA_VERSION = 1;
-
-type Data = Record<string, unknown>;
-/** `steps[n]` turns a record of version n into version n + 1. */
-export type MigrationSteps = Record<number, (type: RecordType, data: Data) => Data>;
-
-const MIGRATIONS: MigrationSteps = {};
-
-const isPlainObject = (value: unknown) =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-
-const envelope = z.object({
-  version: z.number().int().min(1),
-  // Its fields are looked at one by one by the kind's own schema.
-  data: z.custom<Data>(isPlainObject),
-});
-
-/** Why a stored record can't be used, in words for the person. */
-export class RecordError extends Error {
-  override name = 'RecordError';
-}
-
 /**
  * Reads a record from its stored text: takes it to the current version, then checks it.
  * @throws RecordError saying what doesn't fit.
  */
-export function readRecord<T extends RecordType>(
-  type: T,
-  text: string,
-  steps: MigrationSteps = MIGRATIONS,
-  target = SCHEMA_VERSION,
-): RecordOf<T> {
-  let parsed: unknown;
-  try {
-    parsed = JSON.parse(text);
-  } catch {
-    throw new RecordError('the text is damaged');
-  }
-  const wrapped = envelope.safeParse(parsed);
-  if (!wrapped.success) throw new RecordError('it is not a record of this app');
-  let { version, data } = wrapped.data;
-  if (version > target) throw new RecordError('it was written by a newer version of the app');
-  for (; version < target; version++) {
-    const step = steps[version];
-    if (!step) throw new RecordError(`version ${version} can't be read any more`);
-    data = step(type, data);
-  }
-  return checkRecord(type, data);
-}
+export const readRecord = <T extends RecordType>(type: T, text: string): RecordOf<T> =>
+  checkRecord(type, unwrap(type, text));
 
 /**
  * Checks a record against its schema.
@@ -104,10 +61,5 @@ export function readStored<T extends RecordType>(type: T, id: string, text: stri
 
 /** The text that a record is stored as. Checks it first; throws RecordError. */
 export function writeRecord<T extends RecordType>(type: T, data: RecordOf<T>): string {
-  return writeChecked(checkRecord(type, data));
-}
-
-/** The text that a record is stored as, when `checkRecord` has just passed it. */
-export function writeChecked(data: Data): string {
-  return JSON.stringify({ version: SCHEMA_VERSION, data });
+  return wrap(checkRecord(type, data));
 }

@@ -1,6 +1,7 @@
 import type { EventTime, JcalComponent, JcalProperty } from '../../model/common';
 import { formatDate, parseDate } from '../../time/civil';
-import { checkRecord, RecordError } from '../../model/records';
+import { checkRecord } from '../../model/records';
+import { RecordError } from '../../model/migrate';
 import { RuleError } from '../../recurrence/rule';
 import type { Problem } from './jcal';
 import { parseComponent, property, textValue } from './jcal';

@@ -1,0 +1,12 @@
+/** The version that everything stored is written in; each step in MIGRATIONS leads one version up. */
+export const SCHEMA_VERSION = 1;
+
+export type Data = Record<string, unknown>;
+
+/**
+ * `steps[n]` turns what was stored in version n into version n + 1. `kind` is a kind of record, or
+ * `windowView`: how a window shows the sheet.
+ */
+export type MigrationSteps = Readonly<Record<number, (kind: string, data: Data) => Data>>;
+
+export const MIGRATIONS: MigrationSteps = {};
