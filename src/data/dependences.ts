@@ -1,5 +1,5 @@
 import type { Query, QueryClient } from '@tanstack/react-query';
-import type { RecordType } from '@/core/model/records';
+import type { RecordType } from '@/core/model/kinds';
 import { partsOfId } from '@/engine/whereabouts';
 import type { Announcement } from '@/engine/announcement';
 

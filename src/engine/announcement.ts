@@ -1,5 +1,5 @@
 import type { Extent } from '@/core/agenda/extent';
-import type { RecordType } from '@/core/model/records';
+import type { RecordType } from '@/core/model/kinds';
 
 /** What became different since the last announcement, so that only what shows it is asked for again. */
 export interface Announcement {

@@ -3,12 +3,18 @@ import { nextInkAndMark } from '@/core/model/inks';
 import { freeInk } from '@/core/calendars/inks';
 import type { MergeChoice } from '@/core/calendars/merge';
 import { mergedEvents, planMerge } from '@/core/calendars/merge';
-import { revised, isSeries, uidOf } from '@/core/model/event';
+import { revised, isSeries } from '@/core/model/event';
 import type { Calendar } from '@/core/model/calendar';
-import type { EventTime, JcalProperty } from '@/core/model/common';
+import type { EventTime } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
-import type { Task } from '@/core/model/others';
-import { count, joinWords } from '@/core/time/words';
+import { count } from '@/core/time/words';
+import {
+  contentsOf,
+  copyContent,
+  removedWith,
+  reviseContent,
+  sayContents,
+} from './calendarContents';
 import type { ChangeRequest, Edit } from './change';
 import type { Repository } from './repository';
 
@@ -45,43 +51,16 @@ const eventsOf = (records: Records, calendarId: string) =>
     .all('event')
     .filter((event) => event.calendarId === calendarId && event.removedAt === undefined);
 
-const tasksOf = (records: Records, calendarId: string) =>
-  records
-    .all('task')
-    .filter((task) => task.calendarId === calendarId && task.removedAt === undefined);
-
-const taskEdit = (before: Task, after: Task): Edit => ({ type: 'task', before, after });
-
-/** "3 events", or "3 events and 2 tasks". */
-const sayContents = (events: readonly unknown[], tasks: readonly unknown[]) =>
-  joinWords([
-    count(events.length, 'event'),
-    ...(tasks.length ? [count(tasks.length, 'task')] : []),
-  ]);
-
-/** Tasks that went with their calendar and come back with it. */
-const tasksRemovedWith = (records: Records, { id, removedAt }: Calendar): Task[] =>
-  records.all('task').filter((task) => task.calendarId === id && task.removedAt === removedAt);
-
-/** Events that went with their calendar and come back with it. */
-function eventsRemovedWith(records: Records, { id, removedAt }: Calendar): CalendarEvent[] {
-  return records
-    .all('event')
-    .filter((event) => event.calendarId === id && event.removedAt === removedAt);
-}
-
-/** Removes a calendar with its events. Times are epoch ms, here and below. */
+/** Removes a calendar with all that lies on it. Times are epoch ms, here and below. */
 function removeCalendar(records: Records, id: string, now: number): ChangeRequest {
   const before = calendarOf(records, id);
-  const events = eventsOf(records, id);
-  const tasks = tasksOf(records, id);
+  const contents = contentsOf(records, id);
   return {
-    label: `Removed ${before.name} with ${sayContents(events, tasks)}`,
+    label: `Removed ${before.name} with ${sayContents(contents)}`,
     at: now,
     edits: [
       { type: 'calendar', before, after: { ...before, removedAt: now } },
-      ...events.map((event) => eventEdit(event, revised(event, { removedAt: now }, now))),
-      ...tasks.map((task) => taskEdit(task, { ...task, removedAt: now })),
+      ...contents.map((one) => reviseContent(one, { removedAt: now }, now)),
     ],
   };
 }
@@ -89,21 +68,13 @@ function removeCalendar(records: Records, id: string, now: number): ChangeReques
 function bringBackCalendar(records: Records, id: string, now: number): ChangeRequest {
   const before = calendarOf(records, id);
   const { removedAt: _gone, ...calendar } = before;
-  const events = eventsRemovedWith(records, before);
-  const tasks = tasksRemovedWith(records, before);
+  const contents = removedWith(records, before);
   return {
-    label: `Brought back ${before.name} with ${sayContents(events, tasks)}`,
+    label: `Brought back ${before.name} with ${sayContents(contents)}`,
     at: now,
     edits: [
       { type: 'calendar', before, after: { ...calendar, shown: true, listed: true } },
-      ...events.map((event) => {
-        const { removedAt: _removedAt, ...after } = revised(event, {}, now);
-        return eventEdit(event, after);
-      }),
-      ...tasks.map((task) => {
-        const { removedAt: _removedAt, ...after } = task;
-        return taskEdit(task, after);
-      }),
+      ...contents.map((one) => reviseContent(one, { removedAt: undefined }, now)),
     ],
   };
 }
@@ -112,7 +83,10 @@ export function removedCalendars(records: Records): RemovedCalendar[] {
   return records
     .all('calendar')
     .filter(({ removedAt }) => removedAt !== undefined)
-    .map((calendar) => ({ calendar, events: eventsRemovedWith(records, calendar).length }))
+    .map((calendar) => ({
+      calendar,
+      events: removedWith(records, calendar).filter(({ type }) => type === 'event').length,
+    }))
     .sort((a, b) => b.calendar.removedAt! - a.calendar.removedAt!);
 }
 
@@ -127,7 +101,7 @@ export function removedEvents(records: Records): CalendarEvent[] {
     .sort((a, b) => b.removedAt! - a.removedAt!);
 }
 
-/** A second calendar with copies of every event, in an ink and with a mark of its own. */
+/** A second calendar with copies of all that lies on it, in an ink and with a mark of its own. */
 function duplicateCalendar(
   records: Records,
   id: string,
@@ -146,36 +120,15 @@ function duplicateCalendar(
     mark: nextInkAndMark(others).mark,
     ink: freeInk(others.map(({ ink }) => ink)),
   };
-  const events = eventsOf(records, id).map((event): Edit => {
-    const eventId = newId();
-    const names = { id: eventId, uid: uidOf(eventId), calendarId: copy.id };
-    return {
-      type: 'event',
-      before: null,
-      after: { ...event, ...names, created: now, updated: now, revision: 0 },
-    };
-  });
-  const tasks = tasksOf(records, id).map((task): Edit => {
-    const taskId = newId();
-    const after = taskNamed({ ...task, id: taskId, calendarId: copy.id }, uidOf(taskId));
-    return { type: 'task', before: null, after };
-  });
+  const contents = contentsOf(records, id);
   return {
-    label: `Duplicated ${original.name} with ${sayContents(events, tasks)}`,
+    label: `Duplicated ${original.name} with ${sayContents(contents)}`,
     at: now,
-    edits: [{ type: 'calendar', before: null, after: copy }, ...events, ...tasks],
+    edits: [
+      { type: 'calendar', before: null, after: copy },
+      ...contents.map((one) => copyContent(one, { id: newId(), calendarId: copy.id }, now)),
+    ],
   };
-}
-
-/** A task under another UID, also in the VTODO that it came from. */
-function taskNamed(task: Task, uid: string): Task {
-  const { component } = task;
-  if (!component) return { ...task, uid };
-  const [name, properties, children] = component;
-  const named = properties.map((prop): JcalProperty =>
-    prop[0] === 'uid' ? ['uid', prop[1], 'text', uid] : prop,
-  );
-  return { ...task, uid, component: [name, named, children] };
 }
 
 /** The name, with a number when another calendar has it. */
@@ -195,7 +148,7 @@ export function mergePreview(records: Records, fromId: string, intoId: string): 
   };
 }
 
-/** Moves all events of one calendar to another, and removes the one that is empty then. */
+/** Moves all that lies on one calendar to another, and removes the one that is empty then. */
 function mergeCalendars(
   records: Records,
   ids: { from: string; into: string },
@@ -206,15 +159,16 @@ function mergeCalendars(
   const into = calendarOf(records, ids.into);
   const plan = planMerge(eventsOf(records, from.id), eventsOf(records, into.id));
   const events = mergedEvents(plan, from, into, choice, now);
-  const tasks = tasksOf(records, from.id);
+  const others = contentsOf(records, from.id).filter(({ type }) => type !== 'event');
+  const moving = [...plan.moving.map(() => ({ type: 'event' as const })), ...others];
   const joined = choice.join && plan.twins.length ? `, ${plan.twins.length} joined` : '';
   return {
-    label: `Merged ${from.name} into ${into.name}: ${sayContents(plan.moving, tasks)}${joined}`,
+    label: `Merged ${from.name} into ${into.name}: ${sayContents(moving)}${joined}`,
     at: now,
     edits: [
       { type: 'calendar', before: from, after: { ...from, removedAt: now } },
       ...events.map(({ before, after }) => eventEdit(before, after)),
-      ...tasks.map((task) => taskEdit(task, { ...task, calendarId: into.id })),
+      ...others.map((one) => reviseContent(one, { calendarId: into.id }, now)),
     ],
   };
 }

@@ -224,8 +224,8 @@ test('records of a backup that do not fit stay out, named; what is no backup is 
     .replace('"lamps","name"', '"l/","name"');
   const { bad } = await engine.previewRestore(fileOf(broken, 'backup.json'));
   expect(bad.map(({ what }) => what)).toEqual([
-    'event “7”: title is not a text',
     'category “Lamps”: its key is not written as it must be',
+    'event “7”: title is not a text',
   ]);
   const newer = text.replace('"version": 1', '"version": 9');
   await expect(engine.previewRestore(fileOf(newer, 'b.json'))).rejects.toThrow('newer version');

@@ -1,5 +1,6 @@
 import { z } from '@/core/model/zod';
-import type { RecordKey, RecordOf, RecordType } from '@/core/model/records';
+import type { RecordType } from '@/core/model/kinds';
+import type { RecordKey, RecordOf } from '@/core/model/records';
 import { migrate, RecordError } from '@/core/model/migrate';
 import { keyOf, splitKey } from '@/core/model/records';
 import { SCHEMA_VERSION } from '@/core/model/versions';

@@ -3,8 +3,9 @@ import type { BackupContents, BadRecord } from '@/core/files/backup';
 import { BACKUP_TAIL, backupFile, backupHead, readBackup, recordKey } from '@/core/files/backup';
 import { FileError } from '@/core/files/ics/scan';
 import type { CalendarEvent } from '@/core/model/event';
-import type { RecordType, TypedRecord } from '@/core/model/records';
-import { SCHEMAS } from '@/core/model/records';
+import type { RecordType } from '@/core/model/kinds';
+import { RECORD_TYPES } from '@/core/model/kinds';
+import type { TypedRecord } from '@/core/model/records';
 import type { Edit } from './change';
 import type { FileStore } from './storage/fileStore';
 import { fromBase64, toBase64 } from './storage/fileStore';
@@ -49,8 +50,6 @@ export interface RestorePreview {
   bad: BadRecord[];
 }
 
-const TYPES = Object.keys(SCHEMAS) as RecordType[];
-
 /** Keeps attachments' contents, makes backups and restores them. */
 export class Keeper {
   private read: { file: Blob; contents: BackupContents } | null = null;
@@ -61,7 +60,7 @@ export class Keeper {
   ) {}
 
   private allRecords(): TypedRecord[] {
-    return TYPES.flatMap((type) =>
+    return RECORD_TYPES.flatMap((type) =>
       this.repository.all(type).map((record) => ({ type, record }) as TypedRecord),
     );
   }
@@ -106,7 +105,7 @@ export class Keeper {
     this.read = { file, contents };
     const { made, records, files, bad } = contents;
     const edits = this.edits(contents);
-    const kinds = TYPES.map((type) => {
+    const kinds = RECORD_TYPES.map((type) => {
       const ofType = edits.filter((edit) => edit.type === type);
       return {
         type,
@@ -199,7 +198,7 @@ export class Keeper {
 
   /** Records by kind, and attached files, with the characters or bytes that they take. */
   space(): SpaceOfKind[] {
-    const records = TYPES.map((kind) => {
+    const records = RECORD_TYPES.map((kind) => {
       const all = this.repository.all(kind);
       const bytes = all.reduce((sum, record) => sum + JSON.stringify(record).length, 0);
       return { kind, count: all.length, bytes };

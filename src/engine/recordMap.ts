@@ -1,11 +1,12 @@
-import type { RecordType } from '@/core/model/records';
-import { SCHEMAS, splitKey } from '@/core/model/records';
+import type { RecordType } from '@/core/model/kinds';
+import { RECORD_TYPES } from '@/core/model/kinds';
+import { splitKey } from '@/core/model/records';
 import type { AnyRecord } from './change';
 
 /** Records by their keys, those of each kind for themselves: asking for calendars does not walk events. */
 export class RecordMap {
   private readonly kinds = new Map<RecordType, Map<string, AnyRecord>>(
-    (Object.keys(SCHEMAS) as RecordType[]).map((type) => [type, new Map()]),
+    RECORD_TYPES.map((type) => [type, new Map()]),
   );
 
   /** The records of a kind by their keys, in the order in which they came. */

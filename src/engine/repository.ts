@@ -1,4 +1,6 @@
-import type { RecordOf, RecordType } from '@/core/model/records';
+import type { RecordType } from '@/core/model/kinds';
+import { RECORD_TYPES } from '@/core/model/kinds';
+import type { RecordOf } from '@/core/model/records';
 import { checkRecord, keyOf, readStored, splitKey } from '@/core/model/records';
 import { RecordError, wrap } from '@/core/model/migrate';
 import { adopting, missingCalendars, sayAdopted } from './adopting';
@@ -36,17 +38,6 @@ export type OnRecord = (key: string, type: RecordType, record: AnyRecord | null)
 
 /** Records read from the store before others get a turn. */
 const BATCH = 800;
-/** First what the rest is shown with. */
-const LOAD_ORDER: RecordType[] = [
-  'settings',
-  'calendar',
-  'category',
-  'lens',
-  'colleague',
-  'task',
-  'event',
-];
-
 const NEWER: ReadOnly = {
   kind: 'newer',
   reason: 'A newer version of Orderly Week has written here.',
@@ -120,7 +111,7 @@ export class Repository {
       await this.readPast();
       this.asides.takeUp(await this.store.getMany(all.filter(Asides.isAway)));
       const keys = all.filter((key) => splitKey(key));
-      const rank = (key: string) => LOAD_ORDER.indexOf(splitKey(key)!.type);
+      const rank = (key: string) => RECORD_TYPES.indexOf(splitKey(key)!.type);
       keys.sort((a, b) => rank(a) - rank(b));
       total = keys.length;
       for (; loaded < total; loaded += BATCH) {

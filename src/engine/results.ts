@@ -1,4 +1,4 @@
-import type { RecordType } from '@/core/model/records';
+import type { RecordType } from '@/core/model/kinds';
 import { checkRecord, splitKey } from '@/core/model/records';
 import { RecordError, wrap } from '@/core/model/migrate';
 import type { Step } from './change';

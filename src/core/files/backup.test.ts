@@ -25,9 +25,9 @@ const event = newEvent(
   MADE,
 );
 const records: TypedRecord[] = [
+  { type: 'settings', record: { ...DEFAULT_SETTINGS, accent: 'heather', zoom: 1.5 } },
   { type: 'calendar', record: calendar },
   { type: 'event', record: event },
-  { type: 'settings', record: { ...DEFAULT_SETTINGS, accent: 'heather', zoom: 1.5 } },
 ];
 
 const FILES = { f1: 'AAEC', f2: 'AwQF' };
@@ -118,8 +118,8 @@ test.each([
 
 test('records are named by their kind and id, settings by their owner', () => {
   expect(records.map(recordKey)).toEqual([
+    'settings/mine',
     'calendar/workshop',
     'event/strip-down',
-    'settings/mine',
   ]);
 });

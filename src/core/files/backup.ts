@@ -1,5 +1,6 @@
-import type { RecordType, TypedRecord } from '../model/records';
-import { checkRecord, keyOf, SCHEMAS } from '../model/records';
+import type { TypedRecord } from '../model/records';
+import { isRecordType, RECORD_TYPES } from '../model/kinds';
+import { checkRecord, keyOf } from '../model/records';
 import { migrate, RecordError } from '../model/migrate';
 import type { Data } from '../model/versions';
 import { SCHEMA_VERSION } from '../model/versions';
@@ -52,7 +53,7 @@ const FILES = '  "files": {';
 
 /** What stands before the files of a backup: JSON, one record a line, so that two can be compared. */
 export function backupHead({ made, records, aside }: Backup): string {
-  const byType = Object.keys(SCHEMAS).map((type) => {
+  const byType = RECORD_TYPES.map((type) => {
     const lines = records
       .filter((entry) => entry.type === type)
       .map(({ record }) => `      ${JSON.stringify(record)}`);
@@ -117,10 +118,10 @@ async function readWhole(file: Blob, onFile: OnFile): Promise<unknown> {
 
 /** @throws RecordError saying what does not fit. */
 function checkTyped(type: string, data: Data, version: number): TypedRecord {
-  if (!Object.hasOwn(SCHEMAS, type)) throw new RecordError('the app knows no such records');
+  if (!isRecordType(type)) throw new RecordError('the app knows no such records');
   return {
     type,
-    record: checkRecord(type as RecordType, migrate(type, data, version)),
+    record: checkRecord(type, migrate(type, data, version)),
   } as TypedRecord;
 }
 

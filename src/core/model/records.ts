@@ -1,16 +1,10 @@
-import { calendar } from './calendar';
-import { event } from './event';
 import { explain } from './explain';
+import type { RecordType } from './kinds';
+import { isRecordType, KINDS } from './kinds';
 import { RecordError, unwrap, wrap } from './migrate';
-import { category, colleague, settings, task } from './others';
-import { lens } from './view';
 import type { z } from './zod';
 
-/** Every kind of stored record with its schema. */
-export const SCHEMAS = { calendar, event, task, category, lens, colleague, settings };
-
-export type RecordType = keyof typeof SCHEMAS;
-export type RecordOf<T extends RecordType> = z.infer<(typeof SCHEMAS)[T]>;
+export type RecordOf<T extends RecordType> = z.infer<(typeof KINDS)[T]['schema']>;
 
 /** A record with the name of its kind. */
 export type TypedRecord = { [T in RecordType]: { type: T; record: RecordOf<T> } }[RecordType];
@@ -26,9 +20,7 @@ export function keyOf(type: RecordType, id: string): RecordKey {
 export function splitKey(key: string): { type: RecordType; id: string } | null {
   const at = key.indexOf('/');
   const type = key.slice(0, at);
-  return at > 0 && Object.hasOwn(SCHEMAS, type)
-    ? { type: type as RecordType, id: key.slice(at + 1) }
-    : null;
+  return at > 0 && isRecordType(type) ? { type, id: key.slice(at + 1) } : null;
 }
 
 /**
@@ -43,7 +35,7 @@ export const readRecord = <T extends RecordType>(type: T, text: string): RecordO
  * @throws RecordError saying what doesn't fit.
  */
 export function checkRecord<T extends RecordType>(type: T, data: unknown): RecordOf<T> {
-  const result = SCHEMAS[type].safeParse(data);
+  const result = KINDS[type].schema.safeParse(data);
   if (!result.success) throw new RecordError(explain(result.error));
   return result.data as RecordOf<T>;
 }

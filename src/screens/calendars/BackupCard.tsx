@@ -6,20 +6,11 @@ import { download, downloadBlob } from '@/data/browser';
 import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
 import { usePreferences } from '@/data/preferences';
+import { KINDS } from '@/core/model/kinds';
 import type { RestorePreview } from '@/engine/keeper';
 import { Card } from '@/ui/Card';
 import { Dialog } from '@/ui/Dialog';
 import { sayInstant } from '@/features/calendars/FeedDialog';
-
-const KINDS = {
-  settings: ['set of settings', 'sets of settings'],
-  calendar: ['calendar', 'calendars'],
-  event: ['event', 'events'],
-  task: ['task', 'tasks'],
-  category: ['category', 'categories'],
-  lens: ['lens', 'lenses'],
-  colleague: ['colleague', 'colleagues'],
-} as const;
 
 const changes = ({ kinds }: RestorePreview) =>
   kinds.reduce((sum, { added, changed, gone }) => sum + added + changed + gone, 0);
@@ -64,7 +55,7 @@ function RestoreDialog({
         <View role="list" aria-label="What is in it">
           {used.map(({ type, inBackup, added, changed, gone }) => (
             <Text key={type} role="listitem">
-              {count(inBackup, KINDS[type][0], KINDS[type][1])}: {added} not here now, {changed}{' '}
+              {count(inBackup, KINDS[type].one, KINDS[type].many)}: {added} not here now, {changed}{' '}
               different
               {gone > 0 ? `; ${gone} here now that it does not have` : ''}
             </Text>

@@ -1,26 +1,14 @@
 import { Text } from 'react-native-paper';
 import { sayBytes } from '@/core/files/opening';
+import { KINDS } from '@/core/model/kinds';
 import { count } from '@/core/time/words';
 import { usePersistence } from '@/data/persistence';
 import { useSpace } from '@/data/queries';
 import type { SpaceOfKind } from '@/engine/keeper';
 import { usePalette } from '@/ui/theme/theme';
 
-const NAMES: Record<SpaceOfKind['kind'], string> = {
-  calendar: 'calendar',
-  event: 'event',
-  task: 'task',
-  category: 'category',
-  lens: 'lens',
-  colleague: 'colleague',
-  settings: 'settings',
-  file: 'attached file',
-};
-const PLURALS: Partial<typeof NAMES> = {
-  category: 'categories',
-  lens: 'lenses',
-  settings: 'settings',
-};
+const wordsOf = (kind: SpaceOfKind['kind']) =>
+  kind === 'file' ? { one: 'attached file', many: 'attached files' } : KINDS[kind];
 
 /** How the browser keeps what is stored here, and how much room it takes. */
 export function Space({ isDemo }: { isDemo: boolean }) {
@@ -31,7 +19,7 @@ export function Space({ isDemo }: { isDemo: boolean }) {
     .filter(({ kind }) => kind !== 'settings')
     .map(
       ({ kind, count: n, bytes }) =>
-        `${count(n, NAMES[kind], PLURALS[kind] ?? `${NAMES[kind]}s`)}, ${sayBytes(bytes)}`,
+        `${count(n, wordsOf(kind).one, wordsOf(kind).many)}, ${sayBytes(bytes)}`,
     );
   if (!kept) return null;
   const room =
