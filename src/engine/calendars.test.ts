@@ -44,6 +44,17 @@ test('a calendar goes with its events and comes back with them; undo does the sa
   expect(titles(engine)).toEqual(['crate in old', 'crate in work', 'visit in old']);
 });
 
+test('a calendar that was hidden or not listed is seen when it is brought back', async () => {
+  const { engine } = await open();
+  const [before] = engine.calendars().filter(({ id }) => id === 'old');
+  const after = { ...before!, shown: false, listed: false };
+  const edits = [{ type: 'calendar' as const, before: before!, after }];
+  await engine.commit({ label: 'Hid old', at: NOW, edits });
+  await engine.work({ kind: 'remove', id: 'old' }, NOW);
+  await engine.work({ kind: 'bringBack', id: 'old' }, NOW);
+  expect(engine.calendars().find(({ id }) => id === 'old')).toEqual(before);
+});
+
 test('clearing for good takes removed calendars too', async () => {
   const { engine, store } = await open();
   await engine.work({ kind: 'remove', id: 'old' }, NOW);
@@ -129,6 +140,23 @@ const FOLLOWED = calendar('quay', {
   feed: { address: 'http://quay.example/shut.ics', everyMinutes: 60, news: [] },
 });
 const feedOf = (engine: Engine) => engine.calendars().find(({ id }) => id === 'quay')!.feed!;
+
+test('a calendar that is cleared away while its feed is asked stays away', async () => {
+  const { around } = feed();
+  const asking = { answer: () => undefined as void };
+  const held = new Promise<void>((resolve) => (asking.answer = resolve));
+  const { engine, store } = await open([...SEED, FOLLOWED], {
+    ...around,
+    askFeed: (address, etag) => held.then(() => around.askFeed(address, etag)),
+  });
+  const refreshed = engine.refreshFeed('quay', NOW);
+  await engine.work({ kind: 'remove', id: 'quay' }, NOW);
+  await engine.clearRemoved(NOW);
+  asking.answer();
+  await refreshed;
+  expect(store.texts.has('calendar/quay')).toBe(false);
+  expect(titles(engine)).not.toContain('Half day in quay');
+});
 
 test('a feed is followed: what it brings, changes and takes away; and its tag is shown to it', async () => {
   const { held, around } = feed();

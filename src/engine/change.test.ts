@@ -32,6 +32,21 @@ test('an edit that changes nothing leaves what others did', () => {
   );
 });
 
+test('parts of a field are merged only where each says something for itself', () => {
+  const merged = (field: string) =>
+    mergeFields(
+      { [field]: { a: 1, b: 1 } },
+      { [field]: { a: 2, b: 1 } },
+      { [field]: { a: 1, b: 3 } },
+    );
+  expect(merged('changedDates')).toEqual({ changedDates: { a: 2, b: 3 } });
+  expect(merged('organizer')).toEqual({ organizer: { a: 2, b: 1 } });
+  // Where one of the three has none there is nothing to merge with.
+  expect(mergeFields({}, { exceptions: { a: 1 } }, { exceptions: { b: 2 } })).toEqual({
+    exceptions: { a: 1 },
+  });
+});
+
 test('edits of different fields hold in either order', () => {
   fc.assert(
     fc.property(

@@ -120,6 +120,7 @@ test.each([
   ['FREQ=YEARLY;INTERVAL=4;BYMONTH=2;BYMONTHDAY=29', 'On 29 February every 4 years'],
   ['FREQ=YEARLY;BYMONTH=3;BYDAY=-1SU', 'On the last Sunday of March each year'],
   ['FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=-1', 'On the last day of February each year'],
+  ['FREQ=MONTHLY;BYMONTHDAY=-2,-1', 'On the second last day and last day of each month'],
   [
     'FREQ=YEARLY;BYWEEKNO=1,53;BYDAY=MO',
     'Custom: every year, in week 1 and 53 of the year, on Monday',
@@ -197,5 +198,9 @@ test('the first start is the first day that fits', () => {
     '2026-11-30T09:00:00',
   );
   expect(start({ kind: 'yearly', interval: 4, month: 2, day: 29 })).toBe('2028-02-29T09:00:00');
+  // Of a rule of one's own its interval holds from the day on that it is asked for.
+  expect(start({ kind: 'custom', rule: 'FREQ=MONTHLY;INTERVAL=3;BYMONTHDAY=24' })).toBe(
+    '2027-02-24T09:00:00',
+  );
   expect(start({ kind: 'none' })).toBe('2026-11-25T09:00:00');
 });

@@ -32,6 +32,23 @@ test.each([
   expect(parseRule(text).until?.kind).toBe(kind);
 });
 
+test('the largest and least numbers of each part are read', () => {
+  const rule = parseRule(
+    'FREQ=YEARLY;BYMONTH=1,12;BYWEEKNO=-53,53;BYYEARDAY=-366,366;BYMONTHDAY=-31,31;BYHOUR=0,23;BYMINUTE=0,59;BYSECOND=0,60;BYSETPOS=-366,366',
+  );
+  expect(rule).toMatchObject({
+    byMonth: [1, 12],
+    byWeekNo: [-53, 53],
+    byYearDay: [-366, 366],
+    byMonthDay: [-31, 31],
+    byHour: [0, 23],
+    byMinute: [0, 59],
+    // A leap second is read as the one before it: clocks here have none.
+    bySecond: [0, 59],
+    bySetPos: [-366, 366],
+  });
+});
+
 test.each([
   '',
   'BYDAY=MO',
@@ -41,6 +58,15 @@ test.each([
   'FREQ=DAILY;BYDAY=XX',
   'FREQ=YEARLY;BYMONTH=13',
   'FREQ=MONTHLY;BYMONTHDAY=32',
+  'FREQ=MONTHLY;BYMONTHDAY=0',
+  'FREQ=YEARLY;BYMONTH=0',
+  'FREQ=YEARLY;BYYEARDAY=367',
+  'FREQ=YEARLY;BYWEEKNO=54',
+  'FREQ=MONTHLY;BYDAY=MO;BYSETPOS=367',
+  'FREQ=DAILY;BYHOUR=24',
+  'FREQ=DAILY;BYHOUR=-1',
+  'FREQ=DAILY;BYMINUTE=60',
+  'FREQ=DAILY;BYSECOND=61',
   'FREQ=DAILY;UNTIL=soon',
 ])('“%s” is refused', (text) => {
   expect(() => parseRule(text)).toThrow(RuleError);

@@ -1,5 +1,14 @@
 import { parseDate, parseLocal } from './civil';
-import { count, sayDays, sayHours, sayLength, sayMinute, saySpan } from './words';
+import {
+  count,
+  isMonthFirst,
+  sayDays,
+  sayHours,
+  sayLength,
+  sayMinute,
+  saySpan,
+  shortWeekday,
+} from './words';
 
 const wording = { locale: 'en-GB', hourCycle: '24' } as const;
 const days = (from: string, to: string) => sayDays(parseDate(from), parseDate(to), wording, 2026);
@@ -8,6 +17,15 @@ test('a range of days says each part once', () => {
   expect(days('2026-11-23', '2026-11-30')).toBe('23 – 29 November');
   expect(days('2026-11-30', '2026-12-07')).toBe('30 Nov – 6 Dec');
   expect(days('2026-12-28', '2027-01-04')).toBe('28 Dec 2026 – 3 Jan 2027');
+});
+
+test('weekdays are short, and the month is first where people write it so', () => {
+  expect(([0, 2, 6] as const).map(shortWeekday)).toEqual(['Mon', 'Wed', 'Sun']);
+  expect(['en-GB', 'en-US', 'en-CA'].map((locale) => isMonthFirst({ locale }))).toEqual([
+    false,
+    true,
+    true,
+  ]);
 });
 
 test('the order of date parts follows the locale', () => {

@@ -303,6 +303,7 @@ test('an event’s ink, icon, reminders and categories go out and come back', ()
       categoryIds: ['lamps', 'sea'],
       reminders: [
         { minutes: -15, from: 'start' },
+        { minutes: 0, from: 'start' },
         { minutes: 5, from: 'end' },
       ],
       changedDates: { '2026-11-25T09:00:00': { categoryIds: ['sea'] } },
@@ -322,6 +323,7 @@ test('an event’s ink, icon, reminders and categories go out and come back', ()
     now: NOW,
   });
   expect(text).toContain('TRIGGER:-PT15M');
+  expect(text).toContain('TRIGGER:PT0M');
   expect(text).toContain('TRIGGER;RELATED=END:PT5M');
   const present = [...names].map(([id, name], order) => ({ id, name, ink: INKS.Kelp, order }));
   const { contents, made: others } = takeCategories(read(text), present, () => {
