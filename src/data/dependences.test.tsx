@@ -15,6 +15,8 @@ const SHOWN: readonly (readonly unknown[])[] = [
   ['load', WEEK + 7, 10, 'UTC', ALL_IN_SIGHT],
   ['event', 'e1'],
   ['event', 'e2'],
+  ['event', null],
+  ['whereabouts', null, 0, 0, ALL_IN_SIGHT, 'UTC'],
   ['whereabouts', 'e1@2026-11-25T09:00:00', WEEK, WEEK + 7, ALL_IN_SIGHT, 'UTC'],
   ['calendars'],
   ['categories'],

@@ -16,8 +16,11 @@ const onKinds =
 const inDays = ({ extents }: Announcement, fromDay: number, toDay: number) =>
   extents.some(({ from, to }) => from < toDay && to > fromDay);
 
-const ofEvent = ({ eventIds, kinds }: Announcement, id: string) =>
-  eventIds ? eventIds.includes(id) : kinds.includes('event');
+/** `id` is an event's, or of a date of it; null where a query asks for none yet. */
+function ofEvent({ eventIds, kinds }: Announcement, id: unknown): boolean {
+  if (typeof id !== 'string') return false;
+  return eventIds ? eventIds.includes(partsOfId(id).eventId) : kinds.includes('event');
+}
 
 /** Which calendars are shown is a calendar's business. */
 const ofWindow =
@@ -44,9 +47,8 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   lenses: onKinds('lens'),
   settings: onKinds('settings'),
   zones: () => false,
-  event: (changed, [, id]) => ofEvent(changed, id as string),
-  whereabouts: (changed, [, id]) =>
-    changed.kinds.includes('calendar') || ofEvent(changed, partsOfId(id as string).eventId),
+  event: (changed, [, id]) => ofEvent(changed, id),
+  whereabouts: (changed, [, id]) => changed.kinds.includes('calendar') || ofEvent(changed, id),
   outlook: onKinds('event', 'calendar', 'settings'),
   sweep: onKinds('event', 'calendar', 'settings'),
   series: onKinds('event', 'calendar'),
