@@ -48,7 +48,8 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   settings: onKinds('settings'),
   zones: () => false,
   event: (changed, [, id]) => ofEvent(changed, id),
-  whereabouts: (changed, [, id]) => changed.kinds.includes('calendar') || ofEvent(changed, id),
+  whereabouts: (changed, [, id]) =>
+    id !== null && (changed.kinds.includes('calendar') || ofEvent(changed, id)),
   outlook: onKinds('event', 'calendar', 'settings'),
   sweep: onKinds('event', 'calendar', 'settings'),
   series: onKinds('event', 'calendar'),
