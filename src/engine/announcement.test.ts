@@ -76,3 +76,15 @@ test('a calendar is told by its kind', async () => {
   });
   expect(said).toEqual([{ kinds: ['calendar'], eventIds: [], extents: [] }]);
 });
+
+test('clearing for good is told, so that the list of what is removed is asked for again', async () => {
+  const { engine, said } = await listening();
+  const before = engine.event('call')!;
+  const edits = [{ type: 'event' as const, before, after: { ...before, removedAt: NOW } }];
+  await engine.commit({ label: 'Removed', at: NOW, edits });
+  await engine.clearRemoved(NOW);
+  expect(said.map(({ kinds, eventIds }) => [kinds, eventIds])).toEqual([
+    [['event'], ['call']],
+    [['event'], ['call']],
+  ]);
+});

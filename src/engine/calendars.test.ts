@@ -44,6 +44,18 @@ test('a calendar goes with its events and comes back with them; undo does the sa
   expect(titles(engine)).toEqual(['crate in old', 'crate in work', 'visit in old']);
 });
 
+test('an event that was removed before its calendar stays removed when that comes back', async () => {
+  const { engine } = await open();
+  const before = engine.event('visit')!;
+  const edits = [{ type: 'event' as const, before, after: { ...before, removedAt: NOW - 5 } }];
+  await engine.commit({ label: 'Removed visit', at: NOW, edits });
+  expect(await engine.work({ kind: 'remove', id: 'old' }, NOW)).toBe('Removed old with 1 event');
+  expect(engine.removedCalendars()).toMatchObject([{ events: 1 }]);
+  await engine.work({ kind: 'bringBack', id: 'old' }, NOW + 1);
+  expect(titles(engine)).toEqual(['crate in old', 'crate in work']);
+  expect(engine.removed().map(({ id }) => id)).toEqual(['visit']);
+});
+
 test('a calendar that was hidden or not listed is seen when it is brought back', async () => {
   const { engine } = await open();
   const [before] = engine.calendars().filter(({ id }) => id === 'old');

@@ -45,6 +45,9 @@ test('records, and changes that are undone, are taken to the next version', asyn
   while (await engine.step('undo'));
   expect(engine.event('series-0')).toMatchObject({ title: 'Bench round' });
   expect(engine.event('series-0')).not.toHaveProperty('heading');
+  while (await engine.step('redo'));
+  expect(engine.event('series-0')).toMatchObject({ title: 'Renamed once' });
+  expect(engine.event('series-0')).not.toHaveProperty('heading');
   const written = JSON.parse(store.texts.get('event/series-0')!) as { version: number; data: Data };
   expect(written.version).toBe(2);
   expect(store.texts.get('meta/schema')).toBe('2');

@@ -47,6 +47,6 @@ export function extentOfSeries(series: CompiledSeries): Extent {
     from = Math.min(from, change.from);
     to = Math.max(to, change.to);
   }
-  const reach = reachOf(series);
-  return extentOf({ from: from - reach, to: to + reach });
+  // No date lies before the first, or before the change that moved it and those after it.
+  return extentOf({ from, to: to + reachOf(series) });
 }
