@@ -8,7 +8,7 @@ export interface Extent {
   to: number;
 }
 
-/** No two zones are further apart than this: how far a wall time can lie from its instant. */
+/** No zone is further from UTC than this: how far a wall time can lie from its instant. */
 export const ZONE_REACH = DAY;
 
 /** The days around a stretch (epoch ms or wall ms). */
@@ -47,6 +47,6 @@ export function extentOfSeries(series: CompiledSeries): Extent {
     from = Math.min(from, change.from);
     to = Math.max(to, change.to);
   }
-  // No date lies before the first, or before the change that moved it and those after it.
-  return extentOf({ from, to: to + reachOf(series) });
+  // These are times of its own clock, which may be as far from UTC as the one that looks, the other way.
+  return extentOf({ from: from - ZONE_REACH, to: to + reachOf(series) });
 }
