@@ -34,6 +34,9 @@ const WHOLE_AT_MOST = 60_000;
 /** Past that, so many series more are shown by a single date; the rest is only told. */
 const SINGLY_SHOWN = 2000;
 
+/** Of more series than this no stretches are kept: they would be too many, and take long to work out. */
+const MOST_KEPT = 2000;
+
 const mostInAll = ({ fromDay, toDay }: Window) =>
   Math.min(WHOLE_AT_MOST, Math.max(WHOLE_AT_LEAST, (toDay - fromDay) * WHOLE_A_DAY));
 
@@ -153,7 +156,9 @@ export class EventIndex {
       const isFull = occurrences.length >= full;
       const limit = isFull ? 1 : dates.isMany ? share : most;
       const isLeft = isFull && ++singly > SINGLY_SHOWN;
-      if (isLeft || datesIn(ends, event, dates, { found: occurrences, limit })) cut.push(event.id);
+      const isKept = !isFull && asked.length <= MOST_KEPT;
+      if (isLeft || datesIn(ends, event, dates, { found: occurrences, limit, isKept }))
+        cut.push(event.id);
     }
     return { occurrences: occurrences.sort(byStart), cut };
   }
@@ -190,7 +195,7 @@ function datesIn(
   ends: Ends,
   event: CalendarEvent,
   planned: SeriesDates,
-  { found, limit }: { found: Occurrence[]; limit: number },
+  { found, limit, isKept }: { found: Occurrence[]; limit: number; isKept: boolean },
 ): boolean {
   const { series } = planned;
   for (const change of series.changes) {
@@ -212,6 +217,7 @@ function datesIn(
       to: ends.wallTo + ZONE_REACH,
       near,
       limit: Math.min(limit, MAX_DATES),
+      isKept,
     },
     ({ key, from, to, change }) => {
       if (touches(ends, basis, from, to))

@@ -86,6 +86,7 @@ const around = (from: number, to: number) => ({
   to,
   near: { from, to },
   limit: MAX_DATES,
+  isKept: true,
 });
 
 test('dates too many to be kept are worked out for the window alone', () => {

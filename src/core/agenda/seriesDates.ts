@@ -43,8 +43,10 @@ interface Around {
   to: number;
   /** The same by the series' own clock. */
   near: { from: number; to: number };
-  /** The most dates of a rule that are worked out, where they are many, or where only a few are wanted. */
+  /** The most dates of a rule that are worked out, where they are many or not kept. */
   limit: number;
+  /** Whether the stretches around are worked out whole and kept, for the next window that is asked for. */
+  isKept: boolean;
 }
 
 /** How many dates of a rule may begin on one day. */
@@ -98,12 +100,10 @@ export class SeriesDates {
    * too many to show them all.
    */
   visitAround(around: Around, visit: (date: PlacedDate) => void): boolean {
-    const { limit } = around;
     const low = around.from - this.reach;
     const high = around.to + this.reach;
     if (this.earliest > high) return false;
-    // Stretches are worth their work where all of their dates are wanted.
-    const isWindowOnly = this.isMany || limit <= MANY_A_DAY;
+    const isWindowOnly = this.isMany || !around.isKept;
     const blocks: PlacedDate[][] = [];
     for (let index = Math.floor(low / BLOCK); index * BLOCK < high; index++) {
       const block = isWindowOnly ? null : this.block(index);
