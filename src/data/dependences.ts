@@ -50,7 +50,7 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   event: (changed, [, id]) => ofEvent(changed, id),
   whereabouts: (changed, [, id]) =>
     id !== null && (changed.kinds.includes('calendar') || ofEvent(changed, id)),
-  outlook: onKinds('event', 'calendar', 'settings'),
+  foresight: onKinds('event', 'calendar', 'settings'),
   sweep: onKinds('event', 'calendar', 'settings'),
   series: onKinds('event', 'calendar'),
   removed: onKinds('event', 'calendar'),

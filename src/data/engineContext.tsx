@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { createContext, useContext, useEffect, useMemo, useState } from 'react';
 import { dayOfWall } from '@/core/time/civil';
 import { wallFromInstant } from '@/core/time/zones';
-import { AFRESH } from '@/engine/afresh';
+import { STORE_RESET } from '@/engine/storeReset';
 import type { RemoteEngine } from '@/engine/client';
 import { openEngine } from '@/engine/client';
 import type { EngineStatus } from '@/engine/engine';
@@ -92,7 +92,7 @@ export function EngineProvider({ children }: { children: ReactNode }) {
   }, [isWaiting]);
 
   useEffect(() => {
-    const channel = new BroadcastChannel(AFRESH);
+    const channel = new BroadcastChannel(STORE_RESET);
     channel.onmessage = ({ data }: MessageEvent<StoreName>) => {
       if (data === store) window.location.reload();
     };

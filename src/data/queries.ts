@@ -155,11 +155,11 @@ export function useWhereabouts(id: string | null, inSight: InSight | null) {
 }
 
 /** The next dates of a series, stored or not yet, with what each would meet. */
-export function useOutlook(event: CalendarEvent, zone: string) {
+export function useForesight(event: CalendarEvent, zone: string) {
   const { id, start, end, rule, extraDates, skippedDates, changedDates, availability } = event;
   const said = [id, start, end, rule, extraDates, skippedDates, changedDates, availability];
-  return useEngineQuery(['outlook', JSON.stringify(said), zone], (engine) =>
-    engine.outlook(event, Date.now(), zone),
+  return useEngineQuery(['foresight', JSON.stringify(said), zone], (engine) =>
+    engine.foresight(event, Date.now(), zone),
   );
 }
 

@@ -1,5 +1,5 @@
 import { FileError } from '@/core/files/ics/scan';
-import type { FeedAnswer } from './follower';
+import type { FeedAnswer } from './feedSync';
 
 /** What a page may ask directly: its own server, which has the stand-ins. */
 function urlFor(address: string): string {

@@ -4,7 +4,7 @@ import { INKS } from '@/core/model/inks';
 import type { TypedRecord } from '@/core/model/records';
 import { MINUTE, parseDate } from '@/core/time/civil';
 import type { Engine, Outside } from './engine';
-import type { AskFeed } from './follower';
+import type { AskFeed } from './feedSync';
 import { MemoryFiles } from './testing/memoryFiles';
 import { calendar, event, fileOf, NOW, opened, zoned } from './testing/opened';
 import { outside } from './testing/outside';

@@ -39,6 +39,6 @@ export async function openEngine(
 }
 
 /** Empties a store. The page is then loaded anew. */
-export async function startAfresh(store: StoreName): Promise<void> {
-  await (running ??= start()).api.startAfresh(store);
+export async function resetStore(store: StoreName): Promise<void> {
+  await (running ??= start()).api.resetStore(store);
 }

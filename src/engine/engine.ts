@@ -4,7 +4,7 @@ import { dayLoads } from '@/core/agenda/dayLoads';
 import { EventIndex } from '@/core/agenda/eventIndex';
 import type { Occurrence, Window } from '@/core/agenda/occurrence';
 import type { TableReading } from '@/core/files/csv/rows';
-import type { OutlookDate } from '@/core/editing/outlook';
+import type { ForeseenDate } from '@/core/editing/foresight';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
@@ -26,12 +26,12 @@ import { mergePreview, removedCalendars, removedEvents, workChange } from './cal
 import type { ChangeRequest, HistoryEntry } from './change';
 import type { Announcement } from './announcement';
 import { Announcer } from './announcement';
-import { breathe } from './breathe';
+import { yieldToEventLoop } from './yieldToEventLoop';
 import type { ExportedFile, ExportRequest, TableRequest } from './exporter';
 import { exportCalendarFile, exportTable } from './exporter';
 import type { FileStore } from './storage/fileStore';
-import type { AskFeed, FeedLook } from './follower';
-import { Follower } from './follower';
+import type { AskFeed, FeedLook } from './feedSync';
+import { FeedSync } from './feedSync';
 import type {
   ImportPreview,
   ImportProgress,
@@ -42,7 +42,7 @@ import type {
 import { Importer } from './importer';
 import type { Attachment, AttachmentRow, BackupMade, RestorePreview, SpaceOfKind } from './keeper';
 import { Keeper } from './keeper';
-import { outlook } from './outlook';
+import { foresight } from './foresight';
 import type { SetAside } from './asides';
 import type { ReadOnly, Unsaved } from './repository';
 import { Repository } from './repository';
@@ -108,7 +108,7 @@ export class Engine {
   private readonly announcer = new Announcer();
   private readonly repository: Repository;
   private readonly importer: Importer;
-  private readonly follower: Follower;
+  private readonly feedSync: FeedSync;
   private readonly keeper: Keeper;
   private progress = { loaded: 0, total: 1, ready: false };
   private onStatus: OnStatus = () => undefined;
@@ -127,7 +127,7 @@ export class Engine {
       else this.announcer.note(type, id, this.index.remove(id));
     });
     this.importer = new Importer(this.repository, outside.files);
-    this.follower = new Follower(this.repository, outside.askFeed);
+    this.feedSync = new FeedSync(this.repository, outside.askFeed);
     this.keeper = new Keeper(this.repository, outside.files);
   }
 
@@ -181,7 +181,7 @@ export class Engine {
       const now = Date.now();
       if (now - this.lastShown > SHOW_EVERY) this.tell(true);
       else if (now - this.lastTold > TELL_EVERY) this.tell(false);
-      await breathe();
+      await yieldToEventLoop();
     }
     this.tell(true);
   }
@@ -283,12 +283,12 @@ export class Engine {
   }
 
   /** The next dates of an event, stored or not, with what each would meet. `now` is epoch ms. */
-  outlook(event: CalendarEvent, now: number, zone: string): OutlookDate[] {
+  foresight(event: CalendarEvent, now: number, zone: string): ForeseenDate[] {
     const closures = new Set(
       this.calendars().flatMap(({ id, isClosures }) => (isClosures ? [id] : [])),
     );
     const { workweek } = this.settings();
-    return outlook(event, {
+    return foresight(event, {
       index: this.index,
       shown: this.shown(),
       closures,
@@ -425,13 +425,13 @@ export class Engine {
   /** @throws FileError when there is nothing that can be followed. */
   async lookAtFeed(source: string | Blob, now: number): Promise<FeedLook> {
     const isFile = typeof source !== 'string';
-    return this.follower.look(isFile ? new Uint8Array(await source.arrayBuffer()) : source, now);
+    return this.feedSync.look(isFile ? new Uint8Array(await source.arrayBuffer()) : source, now);
   }
 
   /** Looks at a followed calendar's feed again, or at a newer file. */
   async refreshFeed(calendarId: string, now: number, file?: Blob): Promise<void> {
     const bytes = file && new Uint8Array(await file.arrayBuffer());
-    await this.follower.refresh(calendarId, now, bytes);
+    await this.feedSync.refresh(calendarId, now, bytes);
     this.tell(true);
   }
 
@@ -439,7 +439,7 @@ export class Engine {
   async refreshDue(now: number): Promise<void> {
     if (!this.progress.ready) return;
     // Beside each other: a slow one keeps no other waiting.
-    const looks = this.follower
+    const looks = this.feedSync
       .due(this.calendars(), now)
       .map(({ id }) => this.refreshFeed(id, now));
     await Promise.allSettled(looks);

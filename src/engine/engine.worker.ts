@@ -3,7 +3,7 @@ import { nanoid } from 'nanoid';
 import { demoSeed } from '@/../demo/scenario';
 import { askFeed } from './askFeed';
 import { firstSeed } from './firstSeed';
-import { AFRESH } from './afresh';
+import { STORE_RESET } from './storeReset';
 import { openFileStore } from './storage/fileStore';
 import { openRecordStore } from './storage/recordStore';
 import type { OnStatus } from './engine';
@@ -59,9 +59,9 @@ const api = {
   },
 
   /** Empties a store; what it begins with comes back when it is next opened. */
-  async startAfresh(store: StoreName): Promise<void> {
+  async resetStore(store: StoreName): Promise<void> {
     await navigator.locks.request(nameOf(store), () => openRecordStore(nameOf(store)).clear());
-    new BroadcastChannel(AFRESH).postMessage(store);
+    new BroadcastChannel(STORE_RESET).postMessage(store);
   },
 };
 

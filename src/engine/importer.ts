@@ -22,7 +22,7 @@ import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
 import { nanoid } from 'nanoid';
 import type { Edit } from './change';
-import { breathe } from './breathe';
+import { yieldToEventLoop } from './yieldToEventLoop';
 import type { FilesInside } from './filesInside';
 import { withFilesKept, withoutFiles } from './filesInside';
 import type { FileStore } from './storage/fileStore';
@@ -155,7 +155,7 @@ export class Importer {
     let step = reader.next();
     while (!step.done) {
       onProgress(step.value);
-      await breathe();
+      await yieldToEventLoop();
       if (run !== this.run) throw new FileError(STOPPED);
       step = reader.next();
     }

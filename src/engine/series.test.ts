@@ -67,7 +67,7 @@ const request: SweepRequest = {
 
 test('the next five dates come with what each meets, closures on hidden calendars too', async () => {
   const engine = await open();
-  const dates = engine.outlook(round.record as CalendarEvent, NOW, LONDON);
+  const dates = engine.foresight(round.record as CalendarEvent, NOW, LONDON);
   expect(dates.map(({ start }) => formatLocal(start).slice(5, 10))).toEqual([
     '11-25',
     '12-02',
@@ -77,7 +77,11 @@ test('the next five dates come with what each meets, closures on hidden calendar
   ]);
   expect(dates[1]).toMatchObject({ clashes: ['visit'], closure: null });
   expect(dates[2]).toMatchObject({ clashes: [], closure: 'shut' });
-  const later = engine.outlook(round.record as CalendarEvent, NOW + 20 * 86_400_000, 'Asia/Tokyo');
+  const later = engine.foresight(
+    round.record as CalendarEvent,
+    NOW + 20 * 86_400_000,
+    'Asia/Tokyo',
+  );
   expect(later.map(({ start }) => formatLocal(start).slice(5, 16))).toEqual([
     '12-16T18:00',
     '12-23T18:00',

@@ -1,7 +1,7 @@
 import { DAY, HOUR, parseDate } from '../time/civil';
 import { sheetClock } from '../time/sheetClock';
-import type { OutlookDate } from './outlook';
-import { outlookOf, outlookWords } from './outlook';
+import type { ForeseenDate } from './foresight';
+import { foresightOf, foresightWords } from './foresight';
 import { homeTimes, ownTimes, sayClock } from './bothTimes';
 import { formOf, eventFromForm, spanOn, timesProblem } from './form';
 import { repeatOf, withRepeat } from './repeating';
@@ -101,26 +101,26 @@ test('the next dates are summed up by what they meet', () => {
     isBooked: true,
   };
   // 1 January 1970 was a Thursday.
-  const clear = outlookOf(span, [], new Set(), DEFAULT_SETTINGS.workweek);
+  const clear = foresightOf(span, [], new Set(), DEFAULT_SETTINGS.workweek);
   expect(clear).toMatchObject({ clashes: [], closure: null, hours: null });
-  const late = outlookOf(
+  const late = foresightOf(
     { ...span, start: 20 * HOUR, end: 21 * HOUR },
     [],
     new Set(),
     DEFAULT_SETTINGS.workweek,
   );
-  const dates: OutlookDate[] = [
+  const dates: ForeseenDate[] = [
     clear,
     late,
     { ...clear, clashes: ['Call'] },
     { ...clear, clashes: ['Visit'], closure: 'Shut' },
   ];
-  expect(outlookWords(dates)).toEqual([
+  expect(foresightWords(dates)).toEqual([
     '2 of the next 4 dates clash',
     '1 of the next 4 dates falls on a closure',
     '1 of the next 4 dates is outside working hours',
   ]);
-  expect(outlookWords([clear])).toEqual([]);
+  expect(foresightWords([clear])).toEqual([]);
 });
 
 test('hours that are not on the clock of home name whose they are', () => {

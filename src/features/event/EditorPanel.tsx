@@ -35,7 +35,7 @@ import { Unreadable, useReadable } from '@/ui/unreadable';
 import { usePalette } from '@/ui/theme/theme';
 import { AVAILABILITIES } from './choices';
 import { ExceptionList } from './ExceptionList';
-import { Outlook } from './Outlook';
+import { Foresight } from './Foresight';
 import { RepeatFields } from './RepeatFields';
 import { ScopePanel } from './ScopePanel';
 import { TimesFields } from './TimesFields';
@@ -225,7 +225,7 @@ export function EditorPanel(props: Props) {
             preferences={preferences}
           />
         )}
-        {draft && isSeries(draft) && <Outlook event={draft} preferences={preferences} />}
+        {draft && isSeries(draft) && <Foresight event={draft} preferences={preferences} />}
         {isInSeries && <ExceptionList event={latest} wording={wording} />}
         {text('place', 'Place')}
         {text('notes', 'Notes', 4)}

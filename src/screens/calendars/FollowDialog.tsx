@@ -9,7 +9,7 @@ import { nextInkAndMark } from '@/core/model/inks';
 import { count } from '@/core/time/words';
 import { useActions } from '@/data/actions';
 import { useEngine } from '@/data/engineContext';
-import type { FeedLook } from '@/engine/follower';
+import type { FeedLook } from '@/engine/feedSync';
 import { Dialog } from '@/ui/Dialog';
 import { TextField } from '@/ui/TextField';
 import { ToggleChip } from '@/ui/ToggleChip';

@@ -6,12 +6,12 @@ import { Agenda } from './agenda/Agenda';
 import { Columns } from './columns/Columns';
 import { Grid } from './grid/Grid';
 import { Rows } from './rows/Rows';
-import type { Hands } from './sheet/hands';
+import type { SheetGestures } from './sheet/sheetGestures';
 import { Table } from './table/Table';
 import type { SheetPlace, useSheetContent } from './useSheetContent';
 import { Year } from './year/Year';
 
-interface Props extends Hands {
+interface Props extends SheetGestures {
   place: SheetPlace;
   content: ReturnType<typeof useSheetContent>;
   today: number;

@@ -3,7 +3,7 @@ import { Button, Text } from 'react-native-paper';
 import { useEngine } from '@/data/engineContext';
 import { forgetUse } from '@/data/storeUse';
 import { chooseStore } from '@/data/whichStore';
-import { startAfresh } from '@/engine/client';
+import { resetStore } from '@/engine/client';
 import { Card } from '@/ui/Card';
 import { Space } from './Space';
 
@@ -15,7 +15,7 @@ export function StoreCard() {
   async function afresh() {
     forgetUse('demo');
     // This page hears of it too, like every other that shows the demo.
-    await startAfresh('demo');
+    await resetStore('demo');
   }
 
   return (

@@ -2,7 +2,7 @@ import { memo } from 'react';
 import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
 import { usePalette } from '@/ui/theme/theme';
-import { dayGround } from '../sheet/ground';
+import { dayGround } from '../sheet/dayBackground';
 import { stripes } from '@/features/bars/stripes';
 import type { Field } from './placeInColumns';
 

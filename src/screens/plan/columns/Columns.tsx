@@ -18,7 +18,7 @@ import type { GhostHandle } from '../sheet/Ghost';
 import { Ghost } from '../sheet/Ghost';
 import { DayButton } from '../sheet/DayButton';
 import { useAwayZone } from '../sheet/useAwayZone';
-import { useHands } from '../sheet/useHands';
+import { useSheetGestures } from '../sheet/useSheetGestures';
 import { useRoom } from '../sheet/useRoom';
 import { sayPart } from '@/features/bars/sayPart';
 import { WholeDayBar } from '../sheet/WholeDayBar';
@@ -94,7 +94,7 @@ export function Columns(props: FormProps) {
     return { day, minute: minuteOfY(field, y) };
   }
 
-  const { draggedId } = useHands(
+  const { draggedId } = useSheetGestures(
     {
       element: surface as unknown as RefObject<HTMLElement | null>,
       ghost,

@@ -15,7 +15,7 @@ import { useIsWide } from '@/ui/useIsWide';
 import type { FormProps } from '../sheet/formProps';
 import type { GhostHandle } from '../sheet/Ghost';
 import { Ghost } from '../sheet/Ghost';
-import { useHands } from '../sheet/useHands';
+import { useSheetGestures } from '../sheet/useSheetGestures';
 import { useRoom } from '../sheet/useRoom';
 import { GridCell } from './GridCell';
 import { GridWeekView } from './GridWeekView';
@@ -95,7 +95,7 @@ export function Grid(props: Props) {
   const ids = order.flat();
   const tabStop = selectedId !== null && ids.includes(selectedId) ? selectedId : ids[0];
   const element = surface as unknown as RefObject<HTMLElement | null>;
-  const { draggedId } = useHands(
+  const { draggedId } = useSheetGestures(
     {
       element,
       ghost,

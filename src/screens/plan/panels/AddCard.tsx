@@ -25,7 +25,7 @@ import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useCategories } from '@/data/queries';
-import { Outlook } from '@/features/event/Outlook';
+import { Foresight } from '@/features/event/Foresight';
 import { RepeatFields } from '@/features/event/RepeatFields';
 import { TimesFields } from '@/features/event/TimesFields';
 import { CategoryChips } from '@/ui/CategoryChips';
@@ -312,7 +312,7 @@ export function AddCard(props: Props) {
           />
         )}
         {!problem && event.rule !== undefined && (
-          <Outlook event={event} preferences={preferences} />
+          <Foresight event={event} preferences={preferences} />
         )}
       </PanelFrame>
     </Unreadable>

@@ -5,7 +5,7 @@ import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
-import { dayGround } from '../sheet/ground';
+import { dayGround } from '../sheet/dayBackground';
 import { stripes } from '@/features/bars/stripes';
 
 /** What is needed to place minutes. */

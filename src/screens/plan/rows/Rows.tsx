@@ -7,7 +7,7 @@ import { trackKey } from '@/core/layout/tracks';
 import { dayOfWall } from '@/core/time/civil';
 import { useIsWide } from '@/ui/useIsWide';
 import { DraftBars } from './DraftBars';
-import { useHands } from '../sheet/useHands';
+import { useSheetGestures } from '../sheet/useSheetGestures';
 import type { FormProps } from '../sheet/formProps';
 import { useAwayZone } from '../sheet/useAwayZone';
 import { useRoom } from '../sheet/useRoom';
@@ -109,7 +109,7 @@ export function Rows(props: Props) {
     return { day: row.day, minute: minuteOfX(line, x) };
   }
 
-  const { draggedId } = useHands(
+  const { draggedId } = useSheetGestures(
     {
       element: surface as unknown as RefObject<HTMLElement | null>,
       ghost,

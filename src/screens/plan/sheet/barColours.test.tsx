@@ -23,7 +23,7 @@ const coming = timed('Barometer', TODAY, at(14), at(16));
 const shared = { calendar, ink: '#1F5A4C', wording, isSelected: false, isTabStop: false };
 const box = { left: 0, top: 0, width: 120, height: 18 };
 
-function groundOf(title: string) {
+function dayBackgroundOf(title: string) {
   return screen.getByRole('button', { name: new RegExp(`^${title}`) }).style.backgroundColor;
 }
 
@@ -48,12 +48,12 @@ function lines(until: number) {
 
 test('what is over stands back from what is to come, where that is wished', () => {
   lines(NOON);
-  expect(groundOf('Bench round')).not.toBe(groundOf('Barometer'));
+  expect(dayBackgroundOf('Bench round')).not.toBe(dayBackgroundOf('Barometer'));
 });
 
 test('else all events of an ink look alike', () => {
   lines(-Infinity);
-  expect(groundOf('Bench round')).toBe(groundOf('Barometer'));
+  expect(dayBackgroundOf('Bench round')).toBe(dayBackgroundOf('Barometer'));
 });
 
 test('a whole day stands back once its last day is over', () => {
@@ -71,7 +71,7 @@ test('a whole day stands back once its last day is over', () => {
     );
   draw(2);
   draw(3);
-  expect(groundOf('For 2')).not.toBe(groundOf('For 3'));
+  expect(dayBackgroundOf('For 2')).not.toBe(dayBackgroundOf('For 3'));
 });
 
 test('the agenda tells what goes on over midnight, and what is clear between', () => {

@@ -4,10 +4,10 @@ import type { Hours } from '@/core/layout/hours';
 import type { Track } from '@/core/layout/tracks';
 import type { Calendar } from '@/core/model/calendar';
 import type { Preferences } from '@/data/preferences';
-import type { Hands } from './hands';
+import type { SheetGestures } from './sheetGestures';
 
 /** What every form of the sheet is given. */
-export interface FormProps extends Hands {
+export interface FormProps extends SheetGestures {
   /** The days shown (day numbers), in order, and what they are together: "Week". */
   days: readonly number[];
   /** What each row or column stands for. */

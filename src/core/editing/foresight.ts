@@ -6,7 +6,7 @@ import type { PlannedSpan } from './consequences';
 import { hoursProblem } from './consequences';
 
 /** One of the next dates of a series, with what it would meet. */
-export interface OutlookDate {
+export interface ForeseenDate {
   /** Wall ms in the zone that looks at it. */
   start: number;
   end: number;
@@ -23,12 +23,12 @@ export interface OutlookDate {
 export const OUTLOOK_DATES = 5;
 
 /** What a date would meet. `around` are the occurrences of its days, without its own series. */
-export function outlookOf(
+export function foresightOf(
   span: PlannedSpan,
   around: readonly Occurrence[],
   closureIds: ReadonlySet<string>,
   workweek: Workweek,
-): OutlookDate {
+): ForeseenDate {
   const others = around.filter((o) => !closureIds.has(o.calendarId));
   const closure = around.find(
     (o) => closureIds.has(o.calendarId) && o.start < span.end && o.end > span.start,
@@ -45,7 +45,7 @@ export function outlookOf(
 }
 
 /** What the next dates come to, one short sentence each: "2 of the next 5 clash", "1 falls on a closure". */
-export function outlookWords(dates: readonly OutlookDate[]): string[] {
+export function foresightWords(dates: readonly ForeseenDate[]): string[] {
   const of = (n: number, verb: [string, string]) =>
     n === 0 ? [] : [`${n} of the next ${count(dates.length, 'date')} ${verb[n === 1 ? 0 : 1]}`];
   return [

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { LIGHT } from '@/ui/theme/palette';
-import { dayGround } from './ground';
+import { dayGround } from './dayBackground';
 
 /** What a gradient of hard stops has at a place, in px: the colour of the first stop that reaches it. */
 function colourAt(gradient: string, px: number): string {

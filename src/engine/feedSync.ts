@@ -8,7 +8,7 @@ import { FileError } from '@/core/files/ics/scan';
 import type { Calendar, Feed } from '@/core/model/calendar';
 import { MINUTE } from '@/core/time/civil';
 import { count } from '@/core/time/words';
-import { breathe } from './breathe';
+import { yieldToEventLoop } from './yieldToEventLoop';
 import type { Repository } from './repository';
 
 /** What a feed's server answered. */
@@ -31,14 +31,14 @@ async function read(bytes: Uint8Array, now: number): Promise<FileContents> {
   for (;;) {
     const step = reader.next();
     if (step.done) return step.value;
-    await breathe();
+    await yieldToEventLoop();
   }
 }
 
 const countOf = ({ events, looseDates }: FileContents) => events.length + looseDates.length;
 
 /** Keeps followed calendars like their feeds. What a feed brings is nobody's action: it is not undone. */
-export class Follower {
+export class FeedSync {
   constructor(
     private readonly repository: Repository,
     private readonly ask: AskFeed,

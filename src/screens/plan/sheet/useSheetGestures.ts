@@ -6,7 +6,7 @@ import { snapDown } from '@/core/layout/drag';
 import type { Calendar } from '@/core/model/calendar';
 import { DAY, MINUTE } from '@/core/time/civil';
 import type { GhostHandle } from './Ghost';
-import type { Hands } from './hands';
+import type { SheetGestures } from './sheetGestures';
 import type { Axis } from './useSheetDrag';
 import { useSheetDrag } from './useSheetDrag';
 import { useSheetKeys } from './useSheetKeys';
@@ -38,7 +38,10 @@ function refusalOf(o: Occurrence, calendar: Calendar | undefined): string | null
  * Moving, stretching and drawing on a form of the sheet by mouse, touch and keyboard. Returns the id
  * of the bar that is being dragged, which is pale meanwhile.
  */
-export function useHands(surface: Surface, hands: Hands): { draggedId: string | null } {
+export function useSheetGestures(
+  surface: Surface,
+  hands: SheetGestures,
+): { draggedId: string | null } {
   const { element, ghost, axis, occurrences, calendarOf, layout, order, slot } = surface;
   const movedByKeys = useRef<string | null>(null);
   const byId = useMemo(() => new Map(occurrences.map((o) => [o.id, o])), [occurrences]);

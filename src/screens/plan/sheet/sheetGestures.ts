@@ -2,7 +2,7 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Span } from '@/core/layout/drag';
 
 /** What hands can do on the sheet, whatever its form. */
-export interface Hands {
+export interface SheetGestures {
   onOpen(occurrence: Occurrence): void;
   onMenu(occurrence: Occurrence): void;
   onDrop(occurrence: Occurrence, span: Span): void;

@@ -1,20 +1,20 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { OutlookDate } from '@/core/editing/outlook';
-import { outlookWords } from '@/core/editing/outlook';
+import type { ForeseenDate } from '@/core/editing/foresight';
+import { foresightWords } from '@/core/editing/foresight';
 import type { CalendarEvent } from '@/core/model/event';
 import { dayOfWall } from '@/core/time/civil';
 import { zoneOnDay } from '@/core/time/sheetClock';
 import { saySpan } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import type { Preferences } from '@/data/preferences';
-import { useOutlook } from '@/data/queries';
+import { useForesight } from '@/data/queries';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
 
 const FORM = { weekday: 'short', day: 'numeric', month: 'short', year: '2-digit' } as const;
 
-function notesOf({ clashes, closure, hours }: OutlookDate): string {
+function notesOf({ clashes, closure, hours }: ForeseenDate): string {
   const [first, ...more] = clashes;
   const others = more.length ? ` and ${more.length} more` : '';
   return [
@@ -27,7 +27,7 @@ function notesOf({ clashes, closure, hours }: OutlookDate): string {
 }
 
 /** The next dates of a series, and what each would meet: clashes, closures, hours outside of work. */
-export function Outlook({
+export function Foresight({
   event,
   preferences,
 }: {
@@ -36,9 +36,9 @@ export function Outlook({
 }) {
   const { clock, zone: home, wording } = preferences;
   const palette = usePalette();
-  const { data: dates } = useOutlook(event, clock);
+  const { data: dates } = useForesight(event, clock);
   if (!dates) return null;
-  const said = outlookWords(dates);
+  const said = foresightWords(dates);
   return (
     <View
       role="status"

@@ -1,8 +1,8 @@
 import type { EventIndex } from '@/core/agenda/eventIndex';
 import { placed } from '@/core/agenda/series';
 import { dateAsEvent, keyOfWall, seriesOf } from '@/core/editing/series/dates';
-import type { OutlookDate } from '@/core/editing/outlook';
-import { OUTLOOK_DATES, outlookOf } from '@/core/editing/outlook';
+import type { ForeseenDate } from '@/core/editing/foresight';
+import { OUTLOOK_DATES, foresightOf } from '@/core/editing/foresight';
 import type { CalendarEvent } from '@/core/model/event';
 import { isWholeDay } from '@/core/model/event';
 import { zoneOf } from '@/core/model/common';
@@ -12,7 +12,7 @@ import { DAY, dayOfWall } from '@/core/time/civil';
 import { instantFromWall, wallFromInstant } from '@/core/time/zones';
 
 /** What the next dates of a series are looked at with. */
-export interface OutlookSetting {
+export interface ForesightSetting {
   index: EventIndex;
   /** Ids of the calendars that are shown, and of those that hold closures. */
   shown: ReadonlySet<string>;
@@ -24,7 +24,7 @@ export interface OutlookSetting {
 }
 
 /** The next dates of an event, stored or not, each with what it would meet. */
-export function outlook(event: CalendarEvent, setting: OutlookSetting): OutlookDate[] {
+export function foresight(event: CalendarEvent, setting: ForesightSetting): ForeseenDate[] {
   const { index, shown, closures, workweek, now, zone } = setting;
   const own = zoneOf(event.start) ?? zone;
   const from = wallFromInstant(now, own);
@@ -51,6 +51,6 @@ export function outlook(event: CalendarEvent, setting: OutlookSetting): OutlookD
       wholeDay: isWholeDay(date),
       isBooked: date.availability !== 'free',
     };
-    return outlookOf(span, around, closures, workweek);
+    return foresightOf(span, around, closures, workweek);
   });
 }

@@ -1,2 +1,0 @@
-/** Gives waiting messages a turn, so that long work can be asked about and stopped. */
-export const breathe = () => new Promise<void>((resolve) => setTimeout(resolve, 0));
