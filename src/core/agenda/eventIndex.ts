@@ -30,7 +30,7 @@ const MANY_AT_LEAST = 1000;
 /** How many dates a day are shown of all series together; of few or very many days, these in all. */
 const WHOLE_A_DAY = 300;
 const WHOLE_AT_LEAST = 3000;
-const WHOLE_AT_MOST = 60_000;
+const WHOLE_AT_MOST = 30_000;
 /** Past that, so many series more are shown by a single date; the rest is only told. */
 const SINGLY_SHOWN = 2000;
 
