@@ -97,7 +97,14 @@ const PICTURES = [
   { name: 'import-wide', size: 'wide', open: preview },
   { name: 'changes-phone', size: 'phone', open: changes },
   { name: 'calendars-wide', size: 'wide', open: (page) => page.goto(`${URL}/calendars`) },
-  { name: 'settings-phone', size: 'phone', open: (page) => page.goto(`${URL}/settings`) },
+  {
+    name: 'settings-phone',
+    size: 'phone',
+    open: async (page) => {
+      await page.goto(`${URL}/settings`);
+      await page.getByText(/\d events, /).waitFor();
+    },
+  },
 ];
 
 async function take(browser, { name, size, scheme = 'light', open }) {

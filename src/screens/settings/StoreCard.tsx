@@ -25,7 +25,6 @@ export function StoreCard() {
           ? 'Lantern Quay Instruments, a made-up workshop. What you change here is kept in this browser, apart from your own data.'
           : 'Your calendars are kept in this browser on this machine, and in the files that you export.'}
       </Text>
-      <Space isDemo={isDemo} />
       <View style={styles.buttons}>
         <Button
           mode="outlined"
@@ -40,8 +39,15 @@ export function StoreCard() {
           </Button>
         )}
       </View>
+      {/* It comes later than the rest: its room is kept, so that nothing moves away under a finger. */}
+      <View style={styles.space}>
+        <Space isDemo={isDemo} />
+      </View>
     </Card>
   );
 }
 
-const styles = StyleSheet.create({ buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 10 } });
+const styles = StyleSheet.create({
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 10 },
+  space: { minHeight: 54 },
+});
