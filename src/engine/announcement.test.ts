@@ -1,27 +1,12 @@
 import type { Announcement } from './announcement';
-import { Engine } from './engine';
-import { calendar, event, NOW } from './testing/opened';
-import { MemoryStore } from './testing/memoryStore';
-import { outside } from './testing/outside';
+import { calendar, event, NOW, opened } from './testing/opened';
 import { parseDate } from '@/core/time/civil';
 
 /** An engine that has loaded, and all that it announces from then on. */
 async function listening() {
   const said: Announcement[] = [];
-  const surroundings = {
-    name: 'here',
-    alone: <T>(work: () => T) => work(),
-    announce: () => undefined,
-  };
-  const engine = new Engine(new MemoryStore(), surroundings as never, outside());
-  await new Promise<void>((resolve) => {
-    void engine.open(
-      () => [calendar('work'), event('call'), event('other')],
-      (status, changed) => {
-        if (changed) said.push(changed);
-        if (status.ready) resolve();
-      },
-    );
+  const engine = await opened([calendar('work'), event('call'), event('other')], {
+    heard: (changed) => said.push(changed),
   });
   said.length = 0;
   return { engine, said };

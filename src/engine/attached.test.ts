@@ -7,7 +7,7 @@ const SEED = [calendar('work'), event('crate'), event('call')];
 /** An engine whose event has two files, one of them large. */
 async function withFiles() {
   const files = new MemoryFiles();
-  const { engine } = await opened(SEED, { ...outside(), files });
+  const engine = await opened(SEED, { around: { ...outside(), files } });
   const small = await engine.keepFile(fileOf('Nine lamps, three wicks', 'list; of lamps.txt'), NOW);
   const film = {
     ...(await engine.keepFile(fileOf('film', 'film.mov'), NOW)),
@@ -55,7 +55,7 @@ test('files inside an entry come in as attachments that open, once', async () =>
     eventIds: ['crate'],
     withFiles: true,
   });
-  const { engine: other } = await opened([calendar('work')]);
+  const other = await opened([calendar('work')]);
   const bringIn = async () => {
     await other.previewImport([fileOf(text, 'crate.ics')], NOW, () => undefined);
     return other.applyImport({ calendarId: 'work' }, NOW);
@@ -73,7 +73,7 @@ test('files inside an entry come in as attachments that open, once', async () =>
 });
 
 test('a file of an entry that is no base64 stays as it came', async () => {
-  const { engine } = await opened([calendar('work')]);
+  const engine = await opened([calendar('work')]);
   const entry = [
     'BEGIN:VCALENDAR',
     'BEGIN:VEVENT',

@@ -6,6 +6,7 @@ import { MINUTE, parseDate } from '@/core/time/civil';
 import type { Engine, Outside } from './engine';
 import type { AskFeed } from './feedSync';
 import { MemoryFiles } from './testing/memoryFiles';
+import { MemoryStore } from './testing/memoryStore';
 import { calendar, event, fileOf, NOW, opened, zoned } from './testing/opened';
 import { outside } from './testing/outside';
 
@@ -18,7 +19,10 @@ const SEED = [
   event('visit', { calendarId: 'old', categoryIds: ['lamps'] }),
 ] as TypedRecord[];
 
-const open = (seed = SEED, around?: Outside) => opened(seed, around);
+async function open(seed = SEED, around?: Outside) {
+  const store = new MemoryStore();
+  return { engine: await opened(seed, { store, around }), store };
+}
 
 const titles = (engine: Engine) =>
   engine

@@ -1,7 +1,7 @@
 import type { CalendarEvent } from '@/core/model/event';
-import { Engine } from './engine';
+import type { Engine } from './engine';
 import { FailingFiles, FailingStore, Fault } from './testing/failingStore';
-import { calendar, event, fileOf, NOW } from './testing/opened';
+import { calendar, event, fileOf, NOW, opened } from './testing/opened';
 
 /**
  * Each operation of the storage fails once, in each of the main walks. Whatever a person was told to
@@ -36,23 +36,14 @@ interface Window {
   engine: Engine;
 }
 
-async function openOn(parts: Omit<Window, 'engine'>): Promise<Engine> {
-  const engine = new Engine(
-    parts.store,
-    { name: 'here', alone: (work) => work(), announce: () => undefined },
-    {
-      files: parts.files,
+const openOn = ({ store, files }: Omit<Window, 'engine'>) =>
+  opened(SEED, {
+    store,
+    around: {
+      files,
       askFeed: () => Promise.resolve({ isSame: false, bytes: new TextEncoder().encode(ICS) }),
     },
-  );
-  await new Promise<void>((resolve) => {
-    void engine.open(
-      () => SEED,
-      ({ ready }) => ready && resolve(),
-    );
   });
-  return engine;
-}
 
 async function open(): Promise<Window> {
   const fault = new Fault();

@@ -1,33 +1,15 @@
-import { newCalendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import { newEvent } from '@/core/model/event';
-import { INKS } from '@/core/model/inks';
 import type { Task } from '@/core/model/others';
 import type { Edit } from './change';
-import { Engine } from './engine';
+import type { Engine } from './engine';
 import { MemoryStore } from './testing/memoryStore';
-import { outside } from './testing/outside';
+import { calendar, opened } from './testing/opened';
 
 /** What Undo says of itself, what goes along with calendars, and what is set aside. */
 
-async function open(store = new MemoryStore(), name = 'here'): Promise<Engine> {
-  const surroundings = {
-    name,
-    alone: <T>(work: () => Promise<T>) => work(),
-    announce: () => undefined,
-  };
-  const engine = new Engine(store, surroundings, outside());
-  const work = (id: string, order: number) =>
-    newCalendar({ id, name: id, ink: INKS.Kelp, mark: 'square', order });
-  const seed = () => [
-    { type: 'calendar' as const, record: work('workshop', 0) },
-    { type: 'calendar' as const, record: work('clients', 1) },
-  ];
-  await new Promise<void>((resolve) => {
-    void engine.open(seed, ({ ready }) => ready && resolve());
-  });
-  return engine;
-}
+const open = (store?: MemoryStore, name?: string) =>
+  opened([calendar('workshop'), calendar('clients', { order: 1 })], { store, name });
 
 const call = (more: Partial<CalendarEvent> = {}): CalendarEvent =>
   newEvent(

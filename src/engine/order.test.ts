@@ -13,7 +13,7 @@ const category = (id: string, order: number): TypedRecord => ({
 });
 
 test('what has a place in a list stands there, and of two at one place the earlier name first', async () => {
-  const { engine } = await opened([
+  const engine = await opened([
     calendar('quay', { order: 1 }),
     calendar('work', { order: 0 }),
     calendar('bench', { order: 1 }),
@@ -32,7 +32,7 @@ test('what has a place in a list stands there, and of two at one place the earli
 
 test('series of the person’s own calendars are listed by title, without removed ones and single events', async () => {
   const rule = 'FREQ=WEEKLY';
-  const { engine } = await opened([
+  const engine = await opened([
     calendar('work'),
     calendar('quay', {
       kind: 'followed',

@@ -1,30 +1,9 @@
-import { newCalendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
-import { newEvent } from '@/core/model/event';
-import { INKS } from '@/core/model/inks';
-import type { TypedRecord } from '@/core/model/records';
 import { formatLocal, parseDate } from '@/core/time/civil';
-import { Engine } from './engine';
 import type { SweepRequest } from './sweeper';
-import type { Surroundings } from './storage/store';
-import { outside } from './testing/outside';
-import { MemoryStore } from './testing/memoryStore';
+import { calendar, event, NOW, opened, zoned } from './testing/opened';
 
 const LONDON = 'Europe/London';
-const NOW = Date.parse('2026-11-24T10:25:00Z');
-
-const zoned = (local: string) => ({ kind: 'zoned', local, zone: LONDON }) as const;
-
-function event(id: string, fields: Partial<CalendarEvent>): TypedRecord {
-  const times = { start: zoned('2026-11-25T09:00:00'), end: zoned('2026-11-25T10:00:00') };
-  const record = newEvent({ id, calendarId: 'work', title: id, ...times, ...fields }, 1);
-  return { type: 'event', record };
-}
-
-function calendar(id: string, more: object = {}): TypedRecord {
-  const record = newCalendar({ id, name: id, ink: INKS.Kelp, mark: 'square', order: 0, ...more });
-  return { type: 'calendar', record };
-}
 
 const round = event('round', { rule: 'FREQ=WEEKLY;COUNT=6' });
 const SEED = [
@@ -39,21 +18,7 @@ const SEED = [
   }),
 ];
 
-async function open(): Promise<Engine> {
-  const surroundings: Surroundings = {
-    name: 'here',
-    alone: (work) => work(),
-    announce: () => undefined,
-  };
-  const engine = new Engine(new MemoryStore(), surroundings, outside());
-  await new Promise<void>((resolve) => {
-    void engine.open(
-      () => SEED,
-      (status) => status.ready && resolve(),
-    );
-  });
-  return engine;
-}
+const open = () => opened(SEED);
 
 const request: SweepRequest = {
   eventId: null,

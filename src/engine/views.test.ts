@@ -4,10 +4,9 @@ import { DEFAULT_VIEW, EMPTY_FILTER } from '@/core/model/view';
 import { formatDate, parseDate } from '@/core/time/civil';
 import { ALL_IN_SIGHT } from '@/core/view/sight';
 import { agendaPage } from './agendaPages';
-import { Engine } from './engine';
+import type { Engine } from './engine';
 import { firstSeed } from './firstSeed';
-import { MemoryStore } from './testing/memoryStore';
-import { outside } from './testing/outside';
+import { opened } from './testing/opened';
 
 const TODAY = parseDate('2026-11-24');
 const WEEK = { fromDay: TODAY - 1, toDay: TODAY + 6, zone: 'Europe/London' };
@@ -22,14 +21,7 @@ function event(id: string, day: number, fields: Partial<CalendarEvent> = {}): Ca
 }
 
 async function engineWith(events: readonly CalendarEvent[]): Promise<Engine> {
-  const engine = new Engine(
-    new MemoryStore(),
-    { name: 'here', alone: (work) => work(), announce: () => undefined },
-    outside(),
-  );
-  await new Promise<void>((resolve) => {
-    void engine.open(firstSeed, (status) => status.ready && resolve());
-  });
+  const engine = await opened(firstSeed());
   await engine.commit({
     label: 'Added',
     at: 0,

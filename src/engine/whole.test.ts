@@ -3,28 +3,14 @@ import type { CalendarEvent } from '@/core/model/event';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import { SCHEMA_VERSION } from '@/core/model/versions';
 import { CHANGES_KEPT, pushChange, EMPTY_HISTORY, TEXT_KEPT } from './change';
-import { Engine } from './engine';
+import type { Engine } from './engine';
 import { MemoryStore } from './testing/memoryStore';
-import { calendar, event, NOW } from './testing/opened';
-import { outside } from './testing/outside';
+import { calendar, event, NOW, opened } from './testing/opened';
 
 /** What the store holds stays whole: what can't be read, what has no calendar, what is newer. */
 
-async function open(store: MemoryStore, wasUsed = false): Promise<Engine> {
-  const engine = new Engine(
-    store,
-    { name: 'here', alone: (work) => work(), announce: () => undefined },
-    outside(),
-  );
-  await new Promise<void>((resolve) => {
-    void engine.open(
-      () => [calendar('work')],
-      ({ ready }) => ready && resolve(),
-      wasUsed,
-    );
-  });
-  return engine;
-}
+const open = (store: MemoryStore, wasUsed?: boolean) =>
+  opened([calendar('work')], { store, wasUsed });
 
 const textOf = (id: string, fields: Partial<CalendarEvent> = {}) =>
   JSON.stringify({ version: 1, data: event(id, fields).record });

@@ -30,12 +30,12 @@ const MANY_AT_LEAST = 1000;
 /** How many dates a day are shown of all series together; of few or very many days, these in all. */
 const WHOLE_A_DAY = 300;
 const WHOLE_AT_LEAST = 3000;
-const WHOLE_AT_MOST = 30_000;
+const WHOLE_AT_MOST = 25_000;
 /** Past that, so many series more are shown by a single date; the rest is only told. */
 const SINGLY_SHOWN = 2000;
 
 /** Of more series than this no stretches are kept: they would be too many, and take long to work out. */
-const MOST_KEPT = 2000;
+const MOST_KEPT = 100;
 
 const mostInAll = ({ fromDay, toDay }: Window) =>
   Math.min(WHOLE_AT_MOST, Math.max(WHOLE_AT_LEAST, (toDay - fromDay) * WHOLE_A_DAY));

@@ -3,8 +3,10 @@ import type { CalendarEvent } from '@/core/model/event';
 import { newEvent } from '@/core/model/event';
 import { INKS } from '@/core/model/inks';
 import type { TypedRecord } from '@/core/model/records';
+import type { Announcement } from '../announcement';
 import type { Outside } from '../engine';
 import { Engine } from '../engine';
+import type { Store } from '../storage/store';
 import { MemoryStore } from './memoryStore';
 import { outside } from './outside';
 
@@ -29,19 +31,34 @@ export function calendar(id: string, more: object = {}): TypedRecord {
 /** A file as a person chooses one. */
 export const fileOf = (text: string, name: string) => Object.assign(new Blob([text]), { name });
 
-/** An engine that has loaded a seed, alone with its store. */
-export async function opened(seed: readonly TypedRecord[], around: Outside = outside()) {
-  const store = new MemoryStore();
+interface Opening {
+  store?: Store;
+  around?: Outside;
+  name?: string;
+  wasUsed?: boolean;
+  /** Hears what the engine announces. */
+  heard?: (changed: Announcement) => void;
+}
+
+/** An engine that has loaded a seed, or what its store holds; alone with that store. */
+export async function opened(
+  seed: readonly TypedRecord[],
+  { store = new MemoryStore(), around = outside(), name = 'here', wasUsed, heard }: Opening = {},
+): Promise<Engine> {
   const engine = new Engine(
     store,
-    { name: 'here', alone: (work) => work(), announce: () => undefined },
+    { name, alone: (work) => work(), announce: () => undefined },
     around,
   );
   await new Promise<void>((resolve) => {
     void engine.open(
       () => [...seed],
-      (status) => status.ready && resolve(),
+      ({ ready }, changed) => {
+        if (changed) heard?.(changed);
+        if (ready) resolve();
+      },
+      wasUsed,
     );
   });
-  return { engine, store };
+  return engine;
 }

@@ -1,8 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import { Engine } from '../engine';
 import { MemoryStore } from './memoryStore';
-import { outside } from './outside';
+import { opened } from './opened';
 
 /** A store as a version of the app has left it, and the backup that it made (not every one made any). */
 export interface Shape {
@@ -26,18 +25,7 @@ export const SHAPES: readonly Shape[] = readdirSync(FOLDER).map((file) => ({
 export async function openedOn(texts: Readonly<Record<string, string>>) {
   const store = new MemoryStore();
   await store.setMany(new Map(Object.entries(texts)));
-  const engine = new Engine(
-    store,
-    { name: 'here', alone: (work) => work(), announce: () => undefined },
-    outside(),
-  );
-  await new Promise<void>((resolve) => {
-    void engine.open(
-      () => [],
-      ({ ready }) => ready && resolve(),
-    );
-  });
-  return { engine, store };
+  return { engine: await opened([], { store }), store };
 }
 
 /** The records of a store, by key, without the version that they are wrapped in. */
