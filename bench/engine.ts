@@ -50,27 +50,27 @@ function libraryWeek(events: readonly CalendarEvent[]): number {
 /** What the engine takes, without a browser around it. */
 export async function benchEngine(events: readonly CalendarEvent[]): Promise<void> {
   const engine = await load(events);
-  engine.occurrences(WEEK);
+  engine.queries.occurrences(WEEK);
   const times: number[] = [];
   let found = 0;
   for (let week = 0; week < 60; week++) {
     const shift = (week - 30) * 7;
     const window = { ...WEEK, fromDay: WEEK.fromDay + shift, toDay: WEEK.toDay + shift };
     const before = performance.now();
-    found += engine.occurrences(window).occurrences.length;
+    found += engine.queries.occurrences(window).occurrences.length;
     times.push(performance.now() - before);
   }
   report('a week’s query, median of 60 weeks', median(times), 'ms', 5);
   report('a week’s query, slowest', worst(times), 'ms');
   report('dates found in a week, on average', found / 60, '');
   const before = performance.now();
-  engine.weeklyLoad(WEEK.fromDay - 70, 30, WEEK.zone);
+  engine.queries.weeklyLoad(WEEK.fromDay - 70, 30, WEEK.zone);
   report('the ruler’s 30 weeks', performance.now() - before, 'ms');
   const library = libraryWeek(events);
   report('the same series over a week by rrule-temporal', library, 'ms');
   report('rrule-temporal takes, times as long', library / median(times), '×');
   const writing = performance.now();
-  const { text } = await engine.exportCalendars({ calendarIds: null });
+  const { text } = await engine.files.exportCalendars({ calendarIds: null });
   report(`export of ${(text.length / 1e6).toFixed(1)} MB`, performance.now() - writing, 'ms');
 }
 

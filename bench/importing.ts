@@ -57,10 +57,10 @@ export async function benchImport(text: string): Promise<void> {
   const engine = await emptyEngine();
   const file = Object.assign(new Blob([text]), { name: 'busy.ics' });
   const started = performance.now();
-  await engine.previewImport([file], NOW, () => undefined);
+  await engine.files.previewImport([file], NOW, () => undefined);
   report('import: the whole way to the preview', performance.now() - started, 'ms');
   const keeping = performance.now();
-  await engine.applyImport({ calendarId: 'first' }, NOW);
+  await engine.files.applyImport({ calendarId: 'first' }, NOW);
   report('import: kept, with an undo', performance.now() - keeping, 'ms');
   report('import: heap that it added', heapInUse() - before, 'MB');
 }

@@ -55,12 +55,12 @@ async function main(name: string): Promise<void> {
   const rename = (label: string, title: string, of: TypedRecord) => {
     const before = of.record as CalendarEvent;
     const edits = [{ type: 'event' as const, before, after: { ...before, title } }];
-    return engine.commit({ label, at: NOW, edits });
+    return engine.commands.keep({ label, at: NOW, edits });
   };
   await rename('Renamed the first', 'Renamed once', first!);
   await rename('Renamed the second', 'Renamed twice', second!);
-  const [before] = engine.calendars();
-  await engine.commit({
+  const [before] = engine.queries.calendars();
+  await engine.commands.keep({
     label: 'Hid a calendar',
     at: NOW,
     edits: [{ type: 'calendar', before: before!, after: { ...before!, shown: false } }],
@@ -73,13 +73,13 @@ async function main(name: string): Promise<void> {
     view: DEFAULT_VIEW,
     day: null,
   };
-  await engine.commit({
+  await engine.commands.keep({
     label: 'Made a lens',
     at: NOW,
     edits: [{ type: 'lens', before: null, after: lens }],
   });
-  await engine.step('undo');
-  const { file } = await engine.backup(NOW);
+  await engine.commands.step('undo');
+  const { file } = await engine.files.backup(NOW);
   const shape = { store: Object.fromEntries(store.texts), backup: await file.text() };
   const folder = path.join(__dirname, '../src/engine/testing/shapes');
   writeFileSync(path.join(folder, `${name}.json`), `${JSON.stringify(shape, null, 1)}\n`);

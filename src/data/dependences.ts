@@ -1,6 +1,6 @@
 import type { Query, QueryClient } from '@tanstack/react-query';
 import type { RecordType } from '@/core/model/kinds';
-import { partsOfId } from '@/engine/whereabouts';
+import { partsOfId } from '@/engine/queries/whereabouts';
 import type { Announcement } from '@/engine/announcement';
 
 type Key = readonly unknown[];

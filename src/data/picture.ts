@@ -47,7 +47,7 @@ export function useTodayPicture(): string | null {
     if (!engine || id === undefined) return;
     let url: string | null = null;
     let isGone = false;
-    void engine.fileContent(id).then((content) => {
+    void engine.files.fileContent(id).then((content) => {
       if (isGone || !content) return;
       url = URL.createObjectURL(new Blob([content], { type: KIND }));
       setShown({ id, url });

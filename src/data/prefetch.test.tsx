@@ -5,13 +5,15 @@ import type { Window } from '@/core/agenda/occurrence';
 import { ALL_IN_SIGHT } from '@/core/view/sight';
 import { usePrefetchAround } from './queries';
 
-const mockEngine = { occurrences: jest.fn() };
+const mockEngine = { queries: { occurrences: jest.fn() } };
 jest.mock('./engineContext', () => ({ useEngine: () => ({ engine: mockEngine }) }));
 
 const windowAt = (fromDay: number): Window => ({ fromDay, toDay: fromDay + 7, zone: 'UTC' });
 
 async function prefetching() {
-  mockEngine.occurrences.mockReset().mockResolvedValue({ occurrences: [], cut: [], hidden: 0 });
+  mockEngine.queries.occurrences
+    .mockReset()
+    .mockResolvedValue({ occurrences: [], cut: [], hidden: 0 });
   const client = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });
   const wrapper = ({ children }: { children: ReactNode }) => (
     <QueryClientProvider client={client}>{children}</QueryClientProvider>
@@ -24,8 +26,10 @@ async function prefetching() {
   const show = (around: number[], shownAt: number) =>
     act(async () => hook.rerender({ around, shownAt }));
   const asked = () => {
-    const days = mockEngine.occurrences.mock.calls.map(([{ fromDay }]) => fromDay as number);
-    mockEngine.occurrences.mockClear();
+    const days = mockEngine.queries.occurrences.mock.calls.map(
+      ([{ fromDay }]) => fromDay as number,
+    );
+    mockEngine.queries.occurrences.mockClear();
     return days;
   };
   return { client, show, asked };

@@ -4,9 +4,9 @@ import { useEffect, useMemo, useRef } from 'react';
 import type { Window } from '@/core/agenda/occurrence';
 import type { CalendarEvent } from '@/core/model/event';
 import { DAY } from '@/core/time/civil';
-import type { AgendaPage, AgendaRequest } from '@/engine/agendaPages';
+import type { AgendaPage, AgendaRequest } from '@/engine/queries/agendaPages';
 import type { RemoteEngine } from '@/engine/client';
-import type { SweepRequest } from '@/engine/sweeper';
+import type { SweepRequest } from '@/engine/commands/sweep';
 import type { Sight } from '@/core/view/sight';
 import { withoutPrivate } from '@/core/view/privacy';
 import { ALL_IN_SIGHT } from '@/core/view/sight';
@@ -30,7 +30,7 @@ const occurrencesKey = ({ fromDay, toDay, zone }: Window, sight: Sight) => [
   sight,
 ];
 
-type Found = Awaited<ReturnType<RemoteEngine['occurrences']>>;
+type Found = Awaited<ReturnType<RemoteEngine['queries']['occurrences']>>;
 
 const withoutPrivateOnes = (found: Found): Found => ({
   ...found,
@@ -42,7 +42,7 @@ export function useOccurrences(window: Window, sight = ALL_IN_SIGHT, enabled = t
   const { hasPrivateTitles } = useSettings();
   return useEngineQuery(
     occurrencesKey(window, sight),
-    (engine) => engine.occurrences(window, sight),
+    (engine) => engine.queries.occurrences(window, sight),
     { enabled, ...(!hasPrivateTitles && { select: withoutPrivateOnes }) },
   );
 }
@@ -52,7 +52,7 @@ export function useDayLoads(window: Window, sight: Sight, enabled: boolean) {
   const { fromDay, toDay, zone } = window;
   return useEngineQuery(
     ['dayLoads', fromDay, toDay, zone, sight],
-    (engine) => engine.dayLoads(window, sight),
+    (engine) => engine.queries.dayLoads(window, sight),
     { enabled },
   );
 }
@@ -76,7 +76,7 @@ export function useAgenda(day: number, zone: string, sight: Sight, enabled: bool
     queryKey: enabled ? ['agenda', day, zone, sight] : ['agenda'],
     // It opens at its day each time: what was scrolled to before is not kept.
     gcTime: 0,
-    queryFn: ({ pageParam }) => engine!.agendaPage({ ...pageParam, zone }, sight),
+    queryFn: ({ pageParam }) => engine!.queries.agendaPage({ ...pageParam, zone }, sight),
     enabled: engine !== null && enabled,
     initialPageParam: { day, direction: 'on' } as PageParam,
     // A page without events has looked through three years of them.
@@ -106,7 +106,7 @@ export function usePrefetchAround(windows: readonly Window[], sight: Sight, show
     for (const window of asked.windows) {
       void client.prefetchQuery({
         queryKey: occurrencesKey(window, asked.sight),
-        queryFn: () => engine.occurrences(window, asked.sight),
+        queryFn: () => engine.queries.occurrences(window, asked.sight),
       });
     }
   }, [client, engine, shownAt, said]);
@@ -115,18 +115,18 @@ export function usePrefetchAround(windows: readonly Window[], sight: Sight, show
 /** Booked minutes of weeks, for the ruler. */
 export function useWeeklyLoad(fromDay: number, weeks: number, zone: string, sight: Sight) {
   return useEngineQuery(['load', fromDay, weeks, zone, sight], (engine) =>
-    engine.weeklyLoad(fromDay, weeks, zone, sight),
+    engine.queries.weeklyLoad(fromDay, weeks, zone, sight),
   );
 }
 
 export function useCalendars() {
-  const { data } = useEngineQuery(['calendars'], (engine) => engine.calendars());
+  const { data } = useEngineQuery(['calendars'], (engine) => engine.queries.calendars());
   return useMemo(() => data ?? [], [data]);
 }
 
 /** One event; nothing of another is shown while it comes. */
 export function useEvent(id: string | null) {
-  return useEngineQuery(['event', id], (engine) => engine.event(id!), {
+  return useEngineQuery(['event', id], (engine) => engine.queries.event(id!), {
     enabled: id !== null,
     keep: false,
   });
@@ -144,7 +144,7 @@ export function useWhereabouts(id: string | null, inSight: InSight | null) {
   return useEngineQuery(
     ['whereabouts', id, fromDay, toDay, sight, clock],
     async (engine) => {
-      const found = await engine.whereabouts(id!, clock, sight);
+      const found = await engine.queries.whereabouts(id!, clock, sight);
       if (!found) return null;
       const { start, end } = found.occurrence;
       const isInDays = start < toDay * DAY && end >= fromDay * DAY;
@@ -159,38 +159,38 @@ export function useForesight(event: CalendarEvent, zone: string) {
   const { id, start, end, rule, extraDates, skippedDates, changedDates, availability } = event;
   const said = [id, start, end, rule, extraDates, skippedDates, changedDates, availability];
   return useEngineQuery(['foresight', JSON.stringify(said), zone], (engine) =>
-    engine.foresight(event, Date.now(), zone),
+    engine.queries.foresight(event, Date.now(), zone),
   );
 }
 
 /** Every zone as people look for it. Made once: it takes the worker a moment. */
 export function useZones(enabled: boolean) {
-  return useEngineQuery(['zones'], (engine) => engine.zones(Date.now()), { enabled });
+  return useEngineQuery(['zones'], (engine) => engine.queries.zones(Date.now()), { enabled });
 }
 
 export function useSeriesList() {
-  return useEngineQuery(['series'], (engine) => engine.series());
+  return useEngineQuery(['series'], (engine) => engine.queries.series());
 }
 
 export function useSweep(request: SweepRequest) {
-  return useEngineQuery(['sweep', request], (engine) => engine.sweep(request));
+  return useEngineQuery(['sweep', request], (engine) => engine.queries.sweep(request));
 }
 
 export function useRemoved() {
-  return useEngineQuery(['removed'], (engine) => engine.removed());
+  return useEngineQuery(['removed'], (engine) => engine.queries.removed());
 }
 
 export function useRemovedCalendars() {
-  return useEngineQuery(['removedCalendars'], (engine) => engine.removedCalendars());
+  return useEngineQuery(['removedCalendars'], (engine) => engine.queries.removedCalendars());
 }
 
 export function useCategories() {
-  const { data } = useEngineQuery(['categories'], (engine) => engine.categories());
+  const { data } = useEngineQuery(['categories'], (engine) => engine.queries.categories());
   return useMemo(() => data ?? [], [data]);
 }
 
 export function useLenses() {
-  const { data } = useEngineQuery(['lenses'], (engine) => engine.lenses());
+  const { data } = useEngineQuery(['lenses'], (engine) => engine.queries.lenses());
   return useMemo(() => data ?? [], [data]);
 }
 
@@ -198,15 +198,15 @@ export function useLenses() {
 const FOUND = 60;
 
 export function useFoundEvents(text: string) {
-  return useEngineQuery(['found', text], (engine) => engine.findEvents(text, FOUND));
+  return useEngineQuery(['found', text], (engine) => engine.queries.findEvents(text, FOUND));
 }
 
 export function useAttachments() {
-  return useEngineQuery(['attachments'], (engine) => engine.attachments());
+  return useEngineQuery(['attachments'], (engine) => engine.queries.attachments());
 }
 
 export function useMergePreview(fromId: string, intoId: string | null) {
-  return useEngineQuery(['merge', fromId, intoId], (e) => e.mergePreview(fromId, intoId!), {
+  return useEngineQuery(['merge', fromId, intoId], (e) => e.queries.mergePreview(fromId, intoId!), {
     enabled: intoId !== null,
     keep: false,
   });
@@ -219,7 +219,7 @@ export function useDueFeeds(): void {
   const now = useNow();
   useEffect(() => {
     if (!engine || !status.ready || status.readOnly) return;
-    engine
+    engine.feeds
       .refreshDue(now)
       .catch((error: Error) =>
         complain(`What followed calendars brought could not be kept: ${error.message}`),
@@ -228,19 +228,19 @@ export function useDueFeeds(): void {
 }
 
 export function useEventCounts() {
-  return useEngineQuery(['counts'], (engine) => engine.eventCounts());
+  return useEngineQuery(['counts'], (engine) => engine.queries.eventCounts());
 }
 
 /** What is stored, by kind. */
 export function useSpace() {
-  return useEngineQuery(['space'], (engine) => engine.space());
+  return useEngineQuery(['space'], (engine) => engine.queries.space());
 }
 
 export function useSetAside() {
-  return useEngineQuery(['setAside'], (engine) => engine.setAside());
+  return useEngineQuery(['setAside'], (engine) => engine.queries.setAside());
 }
 
 /** The last changes that can be undone and done again. */
 export function useChanges() {
-  return useEngineQuery(['changes'], (engine) => engine.changes());
+  return useEngineQuery(['changes'], (engine) => engine.commands.changes());
 }

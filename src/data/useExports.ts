@@ -1,6 +1,6 @@
 import { count } from '@/core/time/words';
 import { sayFilesLeft } from '@/core/files/attached';
-import type { ExportedFile, ExportRequest, TableRequest } from '@/engine/exporter';
+import type { ExportedFile, ExportRequest, TableRequest } from '@/engine/files/exporter';
 import { download, downloadBlob } from './browser';
 import { useEngine } from './engineContext';
 import { useMessages } from './messages';
@@ -23,7 +23,7 @@ export function useExports() {
 
   async function saveBeside({ beside }: ExportedFile) {
     for (const { id, name } of beside) {
-      const content = await engine!.fileContent(id);
+      const content = await engine!.files.fileContent(id);
       if (content) downloadBlob(name, content);
     }
   }
@@ -31,7 +31,7 @@ export function useExports() {
   /** A calendar file; where it leaves files behind, the message offers it with them. */
   const calendarFile = (request: ExportRequest): Promise<boolean> =>
     guarded(async () => {
-      const file = await engine!.exportCalendars(request);
+      const file = await engine!.files.exportCalendars(request);
       download(`${file.name}.ics`, file.text, 'text/calendar');
       await saveBeside(file);
       const { filesLeft } = file;
@@ -52,7 +52,7 @@ export function useExports() {
 
   const table = (request: TableRequest): Promise<boolean> =>
     guarded(async () => {
-      const file = await engine!.exportTable(request);
+      const file = await engine!.files.exportTable(request);
       download(`${file.name}.csv`, file.text, 'text/csv');
       say(`Exported ${count(file.events, 'line')} to ${file.name}.csv`);
     });

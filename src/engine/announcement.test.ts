@@ -16,14 +16,18 @@ const on = (date: string) => ({ from: parseDate(date) - 1, to: parseDate(date) +
 
 test('a change names its event and its days, and undoing it names them again', async () => {
   const { engine, said } = await listening();
-  const before = engine.event('call')!;
+  const before = engine.queries.event('call')!;
   const after = {
     ...before,
     start: { ...before.start, local: '2026-12-09T09:00:00' },
     end: { ...before.end, local: '2026-12-09T10:00:00' },
   } as typeof before;
-  await engine.commit({ label: 'Moved', at: NOW, edits: [{ type: 'event', before, after }] });
-  await engine.step('undo');
+  await engine.commands.keep({
+    label: 'Moved',
+    at: NOW,
+    edits: [{ type: 'event', before, after }],
+  });
+  await engine.commands.step('undo');
   expect(said.map(({ kinds, eventIds }) => [kinds, eventIds])).toEqual([
     [['event'], ['call']],
     [['event'], ['call']],
@@ -40,7 +44,7 @@ test('a change names its event and its days, and undoing it names them again', a
 test('very many events are told as all of them', async () => {
   const { engine, said } = await listening();
   const made = Array.from({ length: 300 }, (_, i) => event(`e${i}`));
-  await engine.commit({
+  await engine.commands.keep({
     label: 'Many',
     at: NOW,
     edits: made.map(({ record }) => ({ type: 'event', before: null, after: record })),
@@ -52,9 +56,9 @@ test('very many events are told as all of them', async () => {
 
 test('a calendar is told by its kind', async () => {
   const { engine, said } = await listening();
-  const [before] = engine.calendars();
+  const [before] = engine.queries.calendars();
   const after = { ...before!, shown: false };
-  await engine.commit({
+  await engine.commands.keep({
     label: 'Hid',
     at: NOW,
     edits: [{ type: 'calendar', before: before!, after }],
@@ -64,10 +68,10 @@ test('a calendar is told by its kind', async () => {
 
 test('clearing for good is told, so that the list of what is removed is asked for again', async () => {
   const { engine, said } = await listening();
-  const before = engine.event('call')!;
+  const before = engine.queries.event('call')!;
   const edits = [{ type: 'event' as const, before, after: { ...before, removedAt: NOW } }];
-  await engine.commit({ label: 'Removed', at: NOW, edits });
-  await engine.clearRemoved(NOW);
+  await engine.commands.keep({ label: 'Removed', at: NOW, edits });
+  await engine.commands.clearRemoved(NOW);
   expect(said.map(({ kinds, eventIds }) => [kinds, eventIds])).toEqual([
     [['event'], ['call']],
     [['event'], ['call']],

@@ -8,20 +8,27 @@ const SEED = [calendar('work'), event('crate'), event('call')];
 async function withFiles() {
   const files = new MemoryFiles();
   const engine = await opened(SEED, { around: { ...outside(), files } });
-  const small = await engine.keepFile(fileOf('Nine lamps, three wicks', 'list; of lamps.txt'), NOW);
+  const small = await engine.files.keepFile(
+    fileOf('Nine lamps, three wicks', 'list; of lamps.txt'),
+    NOW,
+  );
   const film = {
-    ...(await engine.keepFile(fileOf('film', 'film.mov'), NOW)),
+    ...(await engine.files.keepFile(fileOf('film', 'film.mov'), NOW)),
     bytes: 3 * 1024 * 1024,
   };
-  const before = engine.event('crate')!;
+  const before = engine.queries.event('crate')!;
   const after = { ...before, attachments: [small, film] };
-  await engine.commit({ label: 'Attached', at: NOW, edits: [{ type: 'event', before, after }] });
+  await engine.commands.keep({
+    label: 'Attached',
+    at: NOW,
+    edits: [{ type: 'event', before, after }],
+  });
   return { engine, files, small, film };
 }
 
 test('an export says which files it leaves behind', async () => {
   const { engine } = await withFiles();
-  const file = await engine.exportCalendars({ calendarIds: null });
+  const file = await engine.files.exportCalendars({ calendarIds: null });
   expect(file.filesLeft).toEqual(['list; of lamps.txt', 'film.mov']);
   expect(file.beside).toEqual([]);
   expect(file.text).not.toContain('ATTACH');
@@ -29,7 +36,7 @@ test('an export says which files it leaves behind', async () => {
 
 test('asked for, small files go inside it and large ones beside it', async () => {
   const { engine, film } = await withFiles();
-  const file = await engine.exportCalendars({ calendarIds: null, withFiles: true });
+  const file = await engine.files.exportCalendars({ calendarIds: null, withFiles: true });
   expect(file.filesLeft).toEqual([]);
   expect(file.beside).toEqual([film]);
   const unfolded = file.text.replaceAll('\r\n ', '');
@@ -44,32 +51,34 @@ test('asked for, small files go inside it and large ones beside it', async () =>
 test('a content that is not here any more is told as left behind', async () => {
   const { engine, files, small } = await withFiles();
   await files.remove([small.id]);
-  const file = await engine.exportCalendars({ calendarIds: null, withFiles: true });
+  const file = await engine.files.exportCalendars({ calendarIds: null, withFiles: true });
   expect(file.filesLeft).toEqual(['list; of lamps.txt']);
 });
 
 test('files inside an entry come in as attachments that open, once', async () => {
   const { engine } = await withFiles();
-  const { text } = await engine.exportCalendars({
+  const { text } = await engine.files.exportCalendars({
     calendarIds: null,
     eventIds: ['crate'],
     withFiles: true,
   });
   const other = await opened([calendar('work')]);
   const bringIn = async () => {
-    await other.previewImport([fileOf(text, 'crate.ics')], NOW, () => undefined);
-    return other.applyImport({ calendarId: 'work' }, NOW);
+    await other.files.previewImport([fileOf(text, 'crate.ics')], NOW, () => undefined);
+    return other.files.applyImport({ calendarId: 'work' }, NOW);
   };
   await bringIn();
-  const [attached] = other.attachments();
+  const [attached] = other.queries.attachments();
   expect(attached).toMatchObject({ name: 'list; of lamps.txt', bytes: 23, eventTitle: 'crate' });
-  expect(await (await other.fileContent(attached!.id))!.text()).toBe('Nine lamps, three wicks');
-  const [crate] = other.findEvents('crate', 9);
+  expect(await (await other.files.fileContent(attached!.id))!.text()).toBe(
+    'Nine lamps, three wicks',
+  );
+  const [crate] = other.queries.findEvents('crate', 9);
   expect(crate!.passthrough?.properties ?? []).toEqual([]);
   // The same file again says nothing new.
   const again = await bringIn();
   expect(again).toMatchObject({ added: 0, updated: 0 });
-  expect(other.attachments()).toEqual([attached]);
+  expect(other.queries.attachments()).toEqual([attached]);
 });
 
 test('a file of an entry that is no base64 stays as it came', async () => {
@@ -85,9 +94,9 @@ test('a file of an entry that is no base64 stays as it came', async () => {
     'END:VCALENDAR',
     '',
   ].join('\r\n');
-  await engine.previewImport([fileOf(entry, 'odd.ics')], NOW, () => undefined);
-  await engine.applyImport({ calendarId: 'work' }, NOW);
-  expect(engine.attachments()).toEqual([]);
-  const { text } = await engine.exportCalendars({ calendarIds: null });
+  await engine.files.previewImport([fileOf(entry, 'odd.ics')], NOW, () => undefined);
+  await engine.files.applyImport({ calendarId: 'work' }, NOW);
+  expect(engine.queries.attachments()).toEqual([]);
+  const { text } = await engine.files.exportCalendars({ calendarIds: null });
   expect(text.replaceAll('\r\n ', '')).toMatch(/ATTACH;[^\r]*odd\.txt[^\r]*:not\*base64/);
 });

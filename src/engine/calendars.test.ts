@@ -4,10 +4,10 @@ import { INKS } from '@/core/model/inks';
 import type { TypedRecord } from '@/core/model/records';
 import { MINUTE, parseDate } from '@/core/time/civil';
 import type { Engine, Outside } from './engine';
-import type { AskFeed } from './feedSync';
+import type { AskFeed } from './feeds/feedSync';
 import { MemoryFiles } from './testing/memoryFiles';
 import { MemoryStore } from './testing/memoryStore';
-import { calendar, event, fileOf, NOW, opened, zoned } from './testing/opened';
+import { calendar, done, event, fileOf, NOW, opened, zoned } from './testing/opened';
 import { outside } from './testing/outside';
 
 const SEED = [
@@ -25,56 +25,60 @@ async function open(seed = SEED, around?: Outside) {
 }
 
 const titles = (engine: Engine) =>
-  engine
+  engine.queries
     .findEvents('', 99)
     .map(({ title, calendarId }) => `${title} in ${calendarId}`)
     .sort();
-const textOf = async (engine: Engine, now = 0) => (await engine.backup(now)).file.text();
+const textOf = async (engine: Engine, now = 0) => (await engine.files.backup(now)).file.text();
 const recordsOf = async (engine: Engine) =>
-  (await readBackup((await engine.backup(0)).file)).records;
+  (await readBackup((await engine.files.backup(0)).file)).records;
 
 test('a calendar goes with its events and comes back with them; undo does the same', async () => {
   const { engine } = await open();
   const before = await recordsOf(engine);
-  expect(await engine.work({ kind: 'remove', id: 'old' }, NOW)).toBe('Removed old with 2 events');
-  expect(engine.calendars().map(({ id }) => id)).toEqual(['work']);
+  expect(await done(engine, { kind: 'removeCalendar', id: 'old' }, NOW)).toBe(
+    'Removed old with 2 events',
+  );
+  expect(engine.queries.calendars().map(({ id }) => id)).toEqual(['work']);
   expect(titles(engine)).toEqual(['crate in work']);
-  expect(engine.removed()).toEqual([]);
-  expect(engine.removedCalendars()).toMatchObject([{ calendar: { id: 'old' }, events: 2 }]);
-  await engine.step('undo');
+  expect(engine.queries.removed()).toEqual([]);
+  expect(engine.queries.removedCalendars()).toMatchObject([{ calendar: { id: 'old' }, events: 2 }]);
+  await engine.commands.step('undo');
   expect(await recordsOf(engine)).toEqual(before);
-  await engine.work({ kind: 'remove', id: 'old' }, NOW);
-  await engine.work({ kind: 'bringBack', id: 'old' }, NOW + 1);
+  await done(engine, { kind: 'removeCalendar', id: 'old' }, NOW);
+  await done(engine, { kind: 'bringBackCalendar', id: 'old' }, NOW + 1);
   expect(titles(engine)).toEqual(['crate in old', 'crate in work', 'visit in old']);
 });
 
 test('an event that was removed before its calendar stays removed when that comes back', async () => {
   const { engine } = await open();
-  const before = engine.event('visit')!;
+  const before = engine.queries.event('visit')!;
   const edits = [{ type: 'event' as const, before, after: { ...before, removedAt: NOW - 5 } }];
-  await engine.commit({ label: 'Removed visit', at: NOW, edits });
-  expect(await engine.work({ kind: 'remove', id: 'old' }, NOW)).toBe('Removed old with 1 event');
-  expect(engine.removedCalendars()).toMatchObject([{ events: 1 }]);
-  await engine.work({ kind: 'bringBack', id: 'old' }, NOW + 1);
+  await engine.commands.keep({ label: 'Removed visit', at: NOW, edits });
+  expect(await done(engine, { kind: 'removeCalendar', id: 'old' }, NOW)).toBe(
+    'Removed old with 1 event',
+  );
+  expect(engine.queries.removedCalendars()).toMatchObject([{ events: 1 }]);
+  await done(engine, { kind: 'bringBackCalendar', id: 'old' }, NOW + 1);
   expect(titles(engine)).toEqual(['crate in old', 'crate in work']);
-  expect(engine.removed().map(({ id }) => id)).toEqual(['visit']);
+  expect(engine.queries.removed().map(({ id }) => id)).toEqual(['visit']);
 });
 
 test('a calendar that was hidden or not listed is seen when it is brought back', async () => {
   const { engine } = await open();
-  const [before] = engine.calendars().filter(({ id }) => id === 'old');
+  const [before] = engine.queries.calendars().filter(({ id }) => id === 'old');
   const after = { ...before!, shown: false, listed: false };
   const edits = [{ type: 'calendar' as const, before: before!, after }];
-  await engine.commit({ label: 'Hid old', at: NOW, edits });
-  await engine.work({ kind: 'remove', id: 'old' }, NOW);
-  await engine.work({ kind: 'bringBack', id: 'old' }, NOW);
-  expect(engine.calendars().find(({ id }) => id === 'old')).toEqual(before);
+  await engine.commands.keep({ label: 'Hid old', at: NOW, edits });
+  await done(engine, { kind: 'removeCalendar', id: 'old' }, NOW);
+  await done(engine, { kind: 'bringBackCalendar', id: 'old' }, NOW);
+  expect(engine.queries.calendars().find(({ id }) => id === 'old')).toEqual(before);
 });
 
 test('clearing for good takes removed calendars too', async () => {
   const { engine, store } = await open();
-  await engine.work({ kind: 'remove', id: 'old' }, NOW);
-  await engine.clearRemoved(NOW);
+  await done(engine, { kind: 'removeCalendar', id: 'old' }, NOW);
+  await engine.commands.clearRemoved(NOW);
   expect(store.texts.has('calendar/old')).toBe(false);
   expect(store.texts.has('event/visit')).toBe(false);
   expect(titles(engine)).toEqual(['crate in work']);
@@ -83,29 +87,35 @@ test('clearing for good takes removed calendars too', async () => {
 test('merging joins twins, is looked at first, and is undone at once', async () => {
   const { engine } = await open();
   const before = await recordsOf(engine);
-  expect(engine.mergePreview('old', 'work')).toMatchObject({
+  expect(engine.queries.mergePreview('old', 'work')).toMatchObject({
     events: 2,
     series: 0,
     twins: [{ title: 'crate' }],
   });
   const choice = { join: true, keepInk: true };
-  const label = await engine.work({ kind: 'merge', from: 'old', into: 'work', choice }, NOW);
+  const label = await done(
+    engine,
+    { kind: 'mergeCalendars', from: 'old', into: 'work', choice },
+    NOW,
+  );
   expect(label).toBe('Merged old into work: 2 events, 1 joined');
   expect(titles(engine)).toEqual(['crate in work', 'visit in work']);
-  expect(engine.event('crate')!.notes).toBe('Gate B');
-  expect(engine.event('visit')!.inkOverride).toBe(INKS.Moss);
-  await engine.step('undo');
+  expect(engine.queries.event('crate')!.notes).toBe('Gate B');
+  expect(engine.queries.event('visit')!.inkOverride).toBe(INKS.Moss);
+  await engine.commands.step('undo');
   expect(await recordsOf(engine)).toEqual(before);
 });
 
 test('a duplicate has copies of its own, another name, ink and mark', async () => {
   const { engine } = await open();
-  await engine.work({ kind: 'duplicate', id: 'old' }, NOW);
-  await engine.work({ kind: 'duplicate', id: 'old' }, NOW);
-  const [, old, copy, second] = engine.calendars();
+  await done(engine, { kind: 'duplicateCalendar', id: 'old' }, NOW);
+  await done(engine, { kind: 'duplicateCalendar', id: 'old' }, NOW);
+  const [, old, copy, second] = engine.queries.calendars();
   expect([copy!.name, second!.name]).toEqual(['old copy', 'old copy 2']);
   expect(copy!.ink).not.toBe(old!.ink);
-  const copies = engine.findEvents('', 99).filter(({ calendarId }) => calendarId === copy!.id);
+  const copies = engine.queries
+    .findEvents('', 99)
+    .filter(({ calendarId }) => calendarId === copy!.id);
   expect(copies.map(({ title }) => title).sort()).toEqual(['crate', 'visit']);
   expect(copies.every(({ id, uid }) => uid.startsWith(id))).toBe(true);
 });
@@ -117,19 +127,21 @@ test('a category goes from events and from dates changed by hand, and comes back
     changedDates: { [key]: { categoryIds: ['lamps'] } },
   });
   const { engine } = await open([...SEED, dated]);
-  const label = await engine.work({ kind: 'removeCategory', id: 'lamps' }, NOW);
+  const label = await done(engine, { kind: 'removeCategory', id: 'lamps' }, NOW);
   expect(label).toBe('Removed the category Lamps from 2 events');
-  expect(engine.event('visit')!.categoryIds).toEqual([]);
-  expect(engine.event('round')!.changedDates[key]!.categoryIds).toEqual([]);
-  expect(engine.categories()).toEqual([]);
-  await engine.step('undo');
-  expect(engine.event('round')!.changedDates[key]!.categoryIds).toEqual(['lamps']);
-  expect(engine.categories()).toHaveLength(1);
+  expect(engine.queries.event('visit')!.categoryIds).toEqual([]);
+  expect(engine.queries.event('round')!.changedDates[key]!.categoryIds).toEqual([]);
+  expect(engine.queries.categories()).toEqual([]);
+  await engine.commands.step('undo');
+  expect(engine.queries.event('round')!.changedDates[key]!.categoryIds).toEqual(['lamps']);
+  expect(engine.queries.categories()).toHaveLength(1);
 });
 
 test('what is about something gone is refused, and changes nothing', async () => {
   const { engine } = await open();
-  await expect(engine.work({ kind: 'remove', id: 'nobody' }, NOW)).rejects.toThrow('is gone');
+  await expect(done(engine, { kind: 'removeCalendar', id: 'nobody' }, NOW)).rejects.toThrow(
+    'not here any more',
+  );
   expect(engine.status().undo).toBeNull();
 });
 
@@ -155,7 +167,8 @@ const FOLLOWED = calendar('quay', {
   kind: 'followed',
   feed: { address: 'http://quay.example/shut.ics', everyMinutes: 60, news: [] },
 });
-const feedOf = (engine: Engine) => engine.calendars().find(({ id }) => id === 'quay')!.feed!;
+const feedOf = (engine: Engine) =>
+  engine.queries.calendars().find(({ id }) => id === 'quay')!.feed!;
 
 test('a calendar that is cleared away while its feed is asked stays away', async () => {
   const { around } = feed();
@@ -165,9 +178,9 @@ test('a calendar that is cleared away while its feed is asked stays away', async
     ...around,
     askFeed: (address, etag) => held.then(() => around.askFeed(address, etag)),
   });
-  const refreshed = engine.refreshFeed('quay', NOW);
-  await engine.work({ kind: 'remove', id: 'quay' }, NOW);
-  await engine.clearRemoved(NOW);
+  const refreshed = engine.feeds.refresh('quay', NOW);
+  await done(engine, { kind: 'removeCalendar', id: 'quay' }, NOW);
+  await engine.commands.clearRemoved(NOW);
   asking.answer();
   await refreshed;
   expect(store.texts.has('calendar/quay')).toBe(false);
@@ -177,20 +190,20 @@ test('a calendar that is cleared away while its feed is asked stays away', async
 test('a feed is followed: what it brings, changes and takes away; and its tag is shown to it', async () => {
   const { held, around } = feed();
   const { engine } = await open([...SEED, FOLLOWED], around);
-  expect(await engine.lookAtFeed('http://quay.example/shut.ics', NOW)).toEqual({
+  expect(await engine.feeds.lookAt('http://quay.example/shut.ics', NOW)).toEqual({
     name: '',
     events: 2,
   });
-  await engine.refreshFeed('quay', NOW);
+  await engine.feeds.refresh('quay', NOW);
   expect(titles(engine)).toContain('Half day in quay');
   expect(feedOf(engine)).toMatchObject({ checked: NOW, updated: NOW, news: [] });
 
-  await engine.refreshFeed('quay', NOW + 1);
+  await engine.feeds.refresh('quay', NOW + 1);
   expect(held.asked).toBe(held.text);
   expect(feedOf(engine)).toMatchObject({ checked: NOW + 1, updated: NOW });
 
   held.text = ics(vevent('a', 'Shut all day'), vevent('c', 'Crane'));
-  await engine.refreshFeed('quay', NOW + 2);
+  await engine.feeds.refresh('quay', NOW + 2);
   expect(feedOf(engine).news.map(({ what, title }) => `${what} ${title}`)).toEqual([
     'new Crane',
     'changed Shut all day',
@@ -202,9 +215,9 @@ test('a feed is followed: what it brings, changes and takes away; and its tag is
 test('a feed that is away keeps its last copy and says why; then it goes on', async () => {
   const { held, around } = feed();
   const { engine } = await open([...SEED, FOLLOWED], around);
-  await engine.refreshFeed('quay', NOW);
+  await engine.feeds.refresh('quay', NOW);
   held.down = true;
-  await engine.refreshFeed('quay', NOW + 5);
+  await engine.feeds.refresh('quay', NOW + 5);
   expect(feedOf(engine)).toMatchObject({
     checked: NOW + 5,
     updated: NOW,
@@ -213,50 +226,50 @@ test('a feed that is away keeps its last copy and says why; then it goes on', as
   expect(titles(engine)).toContain('Shut in quay');
   held.down = false;
   held.text = 'not a calendar';
-  await engine.refreshFeed('quay', NOW + 6);
+  await engine.feeds.refresh('quay', NOW + 6);
   expect(feedOf(engine).problem).toBeDefined();
   held.text = ics(vevent('a', 'Shut'));
-  await engine.refreshFeed('quay', NOW + 7);
+  await engine.feeds.refresh('quay', NOW + 7);
   expect(feedOf(engine).problem).toBeUndefined();
 });
 
 test('feeds are looked at when their time has come', async () => {
   const { held, around } = feed();
   const { engine } = await open([...SEED, FOLLOWED], around);
-  await engine.refreshDue(NOW);
+  await engine.feeds.refreshDue(NOW);
   expect(feedOf(engine).checked).toBe(NOW);
   held.text = ics(vevent('a', 'Later'));
-  await engine.refreshDue(NOW + 59 * MINUTE);
+  await engine.feeds.refreshDue(NOW + 59 * MINUTE);
   expect(feedOf(engine).checked).toBe(NOW);
-  await engine.refreshDue(NOW + 60 * MINUTE);
+  await engine.feeds.refreshDue(NOW + 60 * MINUTE);
   expect(titles(engine)).toContain('Later in quay');
   // A look that lies ahead was at a clock that was wrong.
-  await engine.refreshDue(NOW);
+  await engine.feeds.refreshDue(NOW);
   expect(feedOf(engine).checked).toBe(NOW);
 });
 
 test('a backup is everything; restored into an empty store it gives the same, files too', async () => {
   const around = outside();
   const { engine } = await open(SEED, around);
-  const kept = await engine.keepFile(fileOf('photo', 'lamp.txt'), NOW);
-  const crate = engine.event('crate')!;
+  const kept = await engine.files.keepFile(fileOf('photo', 'lamp.txt'), NOW);
+  const crate = engine.queries.event('crate')!;
   const after = { ...crate, attachments: [kept] };
   const edits = [{ type: 'event' as const, before: crate, after }];
-  await engine.commit({ label: 'Attached', at: NOW, edits });
+  await engine.commands.keep({ label: 'Attached', at: NOW, edits });
   const text = await textOf(engine, NOW);
 
   const { engine: empty } = await open([calendar('first')]);
-  const preview = await empty.previewRestore(fileOf(text, 'backup.json'));
+  const preview = await empty.files.previewRestore(fileOf(text, 'backup.json'));
   expect(preview.kinds.find(({ type }) => type === 'event')).toMatchObject({ added: 3, gone: 0 });
   expect(preview.kinds.find(({ type }) => type === 'calendar')).toMatchObject({
     added: 2,
     gone: 1,
   });
-  await empty.restore(NOW);
+  await empty.files.restore(NOW);
   expect(await textOf(empty, NOW)).toBe(text);
-  expect(await (await empty.fileContent(kept.id))!.text()).toBe('photo');
-  await empty.step('undo');
-  expect(empty.calendars().map(({ id }) => id)).toEqual(['first']);
+  expect(await (await empty.files.fileContent(kept.id))!.text()).toBe('photo');
+  await empty.commands.step('undo');
+  expect(empty.queries.calendars().map(({ id }) => id)).toEqual(['first']);
   expect(titles(empty)).toEqual([]);
 });
 
@@ -266,33 +279,37 @@ test('records of a backup that do not fit stay out, named; what is no backup is 
   const broken = text
     .replace('"title":"visit"', '"title":7')
     .replace('"lamps","name"', '"l/","name"');
-  const { bad } = await engine.previewRestore(fileOf(broken, 'backup.json'));
+  const { bad } = await engine.files.previewRestore(fileOf(broken, 'backup.json'));
   expect(bad.map(({ what }) => what)).toEqual([
     'category “Lamps”: its key is not written as it must be',
     'event “7”: title is not a text',
   ]);
   const newer = text.replace('"version": 1', '"version": 9');
-  await expect(engine.previewRestore(fileOf(newer, 'b.json'))).rejects.toThrow('newer version');
-  await expect(engine.previewRestore(fileOf('{}', 'b.json'))).rejects.toThrow('not a backup');
-  await expect(engine.previewRestore(fileOf('{"a', 'b.json'))).rejects.toThrow('damaged');
+  await expect(engine.files.previewRestore(fileOf(newer, 'b.json'))).rejects.toThrow(
+    'newer version',
+  );
+  await expect(engine.files.previewRestore(fileOf('{}', 'b.json'))).rejects.toThrow('not a backup');
+  await expect(engine.files.previewRestore(fileOf('{"a', 'b.json'))).rejects.toThrow('damaged');
 });
 
 test('files have a limit, and what no event has any more is cleared with the removed', async () => {
   const around = outside();
   const { engine } = await open(SEED, around);
   const huge = { size: 26 * 1024 * 1024, name: 'film.mov' } as File;
-  await expect(engine.keepFile(huge, NOW)).rejects.toThrow('film.mov is 26 MB');
-  const used = await engine.keepFile(fileOf('a', 'a.txt'), NOW);
-  await engine.keepFile(fileOf('b', 'b.txt'), NOW);
-  const crate = engine.event('crate')!;
+  await expect(engine.files.keepFile(huge, NOW)).rejects.toThrow('film.mov is 26 MB');
+  const used = await engine.files.keepFile(fileOf('a', 'a.txt'), NOW);
+  await engine.files.keepFile(fileOf('b', 'b.txt'), NOW);
+  const crate = engine.queries.event('crate')!;
   const after = { ...crate, attachments: [used] };
   const edits = [{ type: 'event' as const, before: crate, after }];
-  await engine.commit({ label: 'Attached', at: NOW, edits });
-  expect(engine.attachments()).toMatchObject([{ name: 'a.txt', bytes: 1, eventTitle: 'crate' }]);
+  await engine.commands.keep({ label: 'Attached', at: NOW, edits });
+  expect(engine.queries.attachments()).toMatchObject([
+    { name: 'a.txt', bytes: 1, eventTitle: 'crate' },
+  ]);
   // The event that b is for may be open in another window, and not be kept yet.
-  await engine.clearRemoved(NOW + 60 * MINUTE);
+  await engine.commands.clearRemoved(NOW + 60 * MINUTE);
   expect(await around.files.ids()).toHaveLength(2);
-  await engine.clearRemoved(NOW + 25 * 60 * MINUTE);
+  await engine.commands.clearRemoved(NOW + 25 * 60 * MINUTE);
   expect(await around.files.ids()).toEqual([used.id]);
 });
 
@@ -302,36 +319,38 @@ test('several files come in as one; what stays out is said with its file', async
     fileOf(ics(vevent('a', 'Shut')), 'one.ics'),
     fileOf(ics(vevent('a', 'Shut'), vevent('b', 'Half'), 'BEGIN:VEVENT\r\nEND:VEVENT'), 'two.ics'),
   ];
-  const preview = await engine.previewImport(files, NOW, () => undefined);
+  const preview = await engine.files.previewImport(files, NOW, () => undefined);
   expect(preview).toMatchObject({ fileName: '2 files', fates: { new: 2 }, problems: 1 });
   expect(preview.skipped[0]!.what).toMatch(/^two\.ics: /);
   // A bad one is named, and keeps none of the others out.
   const bad = fileOf('x', 'three.ics');
-  const some = await engine.previewImport([files[0]!, bad], NOW, () => undefined);
+  const some = await engine.files.previewImport([files[0]!, bad], NOW, () => undefined);
   expect([some.counts.events, some.skipped[0]!.what]).toEqual([
     1,
     expect.stringMatching(/^three\.ics stays out: /),
   ]);
-  await expect(engine.previewImport([bad, bad], NOW, () => undefined)).rejects.toThrow('three.ics');
+  await expect(engine.files.previewImport([bad, bad], NOW, () => undefined)).rejects.toThrow(
+    'three.ics',
+  );
 });
 
 test('categories of a file become the app’s, and go out by their names', async () => {
   const { engine } = await open();
   const text = ics(vevent('a', 'Shut').replace('SUMMARY', 'CATEGORIES:lamps,Freight\r\nSUMMARY'));
-  await engine.previewImport([fileOf(text, 'a.ics')], NOW, () => undefined);
-  await engine.applyImport({ calendarId: 'work' }, NOW);
-  expect(engine.categories().map(({ name }) => name)).toEqual(['Lamps', 'Freight']);
-  expect((await engine.exportCalendars({ calendarIds: ['work'] })).text).toContain(
+  await engine.files.previewImport([fileOf(text, 'a.ics')], NOW, () => undefined);
+  await engine.files.applyImport({ calendarId: 'work' }, NOW);
+  expect(engine.queries.categories().map(({ name }) => name)).toEqual(['Lamps', 'Freight']);
+  expect((await engine.files.exportCalendars({ calendarIds: ['work'] })).text).toContain(
     'CATEGORIES:Lamps,Freight',
   );
-  const again = await engine.previewImport([fileOf(text, 'a.ics')], NOW, () => undefined);
+  const again = await engine.files.previewImport([fileOf(text, 'a.ics')], NOW, () => undefined);
   expect(again.fates).toMatchObject({ unchanged: 1, updated: 0 });
 });
 
 test('a table is opened, read and kept; the same table brings nothing new', async () => {
   const { engine } = await open();
   const file = fileOf('Title,Date,Time\nFog bell,24/11/2026,9:00\nBad,never,', 'rows.csv');
-  const look = await engine.openTable(file);
+  const look = await engine.files.openTable(file);
   expect(look).toMatchObject({ rows: 2, order: 'day', guessed: { title: 0, startDate: 1 } });
   const reading = {
     columns: look.guessed,
@@ -340,11 +359,11 @@ test('a table is opened, read and kept; the same table brings nothing new', asyn
     defaultLength: 30,
     now: NOW,
   };
-  expect(engine.previewTable(reading)).toMatchObject({ fates: { new: 1 }, problems: 1 });
-  await engine.applyImport({ calendarId: 'work' }, NOW);
+  expect(engine.files.previewTable(reading)).toMatchObject({ fates: { new: 1 }, problems: 1 });
+  await engine.files.applyImport({ calendarId: 'work' }, NOW);
   expect(titles(engine)).toContain('Fog bell in work');
-  await engine.openTable(file);
-  expect(engine.previewTable(reading).fates).toMatchObject({ new: 0, unchanged: 1 });
+  await engine.files.openTable(file);
+  expect(engine.files.previewTable(reading).fates).toMatchObject({ new: 0, unchanged: 1 });
 });
 
 test('what goes out is narrowed by calendar, by event and by time', async () => {
@@ -358,15 +377,21 @@ test('what goes out is narrowed by calendar, by event and by time', async () => 
     toDay: parseDate('2028-01-01'),
     zone: 'Europe/London',
   };
-  expect(await engine.exportCalendars({ calendarIds: null })).toMatchObject({ events: 4 });
-  expect(await engine.exportCalendars({ calendarIds: null, period })).toMatchObject({
+  expect(await engine.files.exportCalendars({ calendarIds: null })).toMatchObject({ events: 4 });
+  expect(await engine.files.exportCalendars({ calendarIds: null, period })).toMatchObject({
     name: 'All calendars 2027-01-01 to 2027-12-31',
     events: 1,
   });
-  expect(await engine.exportCalendars({ calendarIds: null, eventIds: ['visit'] })).toMatchObject({
+  expect(
+    await engine.files.exportCalendars({ calendarIds: null, eventIds: ['visit'] }),
+  ).toMatchObject({
     name: 'visit',
     events: 1,
   });
-  const table = engine.exportTable({ calendarIds: ['work'], period, columns: ['title', 'hours'] });
+  const table = engine.files.exportTable({
+    calendarIds: ['work'],
+    period,
+    columns: ['title', 'hours'],
+  });
   expect(table.text).toBe('Title,Hours\r\nlater,1');
 });

@@ -1,10 +1,12 @@
 import type { Remote } from 'comlink';
 import { proxy, wrap } from 'comlink';
-import type { Engine, OnStatus } from './engine';
+import type { EngineProtocol, OnStatus } from './engine';
 import type { EngineApi, Present, StoreName } from './engine.worker';
 
 /** The engine as the page calls it: every answer is a promise. */
-export type RemoteEngine = Remote<Engine>;
+export type RemoteEngine = {
+  readonly [Part in keyof EngineProtocol]: Remote<EngineProtocol[Part]>;
+};
 
 interface Running {
   worker: Worker;

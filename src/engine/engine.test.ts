@@ -36,17 +36,17 @@ const edit = (before: CalendarEvent, fields: Partial<CalendarEvent>): Edit => ({
   after: { ...before, ...fields },
 });
 const commit = (engine: Engine, label: string, ...edits: Edit[]) =>
-  engine.commit({ label, at: 1, edits });
-const titles = (engine: Engine) => engine.occurrences(WEEK).occurrences.map((o) => o.title);
+  engine.commands.keep({ label, at: 1, edits });
+const titles = (engine: Engine) => engine.queries.occurrences(WEEK).occurrences.map((o) => o.title);
 const icsFile = (text: string, name = 'file.ics') => Object.assign(new Blob([text]), { name });
 
 test('a new store begins with one calendar, an opened one with what it holds', async () => {
   const windows = new Windows();
   const engine = await windows.open();
-  expect(engine.calendars().map(({ name }) => name)).toEqual(['My work']);
+  expect(engine.queries.calendars().map(({ name }) => name)).toEqual(['My work']);
   await commit(engine, 'Added', add(call()));
   const later = await windows.open();
-  expect(later.calendars()).toHaveLength(1);
+  expect(later.queries.calendars()).toHaveLength(1);
   expect(titles(later)).toEqual(['Call']);
 });
 
@@ -66,13 +66,13 @@ test('changes are undone and done again in turn, in another window and after a r
   await commit(engine, 'Renamed Call', edit(call(), { title: 'Long call' }));
   const later = await windows.open();
   expect(later.status()).toMatchObject({ undo: 'Renamed Call', redo: null });
-  expect(await later.step('undo')).toBe('Renamed Call');
+  expect(await later.commands.step('undo')).toBe('Renamed Call');
   expect(titles(later)).toEqual(['Call']);
-  expect(await later.step('undo')).toBe('Added Call');
+  expect(await later.commands.step('undo')).toBe('Added Call');
   expect(titles(later)).toEqual([]);
-  expect(await later.step('undo')).toBeNull();
-  expect(await engine.step('redo')).toBe('Added Call');
-  expect(await engine.step('redo')).toBe('Renamed Call');
+  expect(await later.commands.step('undo')).toBeNull();
+  expect(await engine.commands.step('redo')).toBe('Added Call');
+  expect(await engine.commands.step('redo')).toBe('Renamed Call');
   expect(titles(engine)).toEqual(['Long call']);
 });
 
@@ -83,13 +83,13 @@ test('a new change ends what could be done again; the last hundred are kept', as
   await commit(engine, 'Added', add(current));
   for (let i = 0; i < 105; i++) {
     await commit(engine, `Change ${i}`, edit(current, { title: `Title ${i}` }));
-    current = engine.event('call')!;
+    current = engine.queries.event('call')!;
   }
-  await engine.step('undo');
-  await commit(engine, 'Another', edit(engine.event('call')!, { place: 'Quay 3' }));
-  expect(await engine.step('redo')).toBeNull();
+  await engine.commands.step('undo');
+  await commit(engine, 'Another', edit(engine.queries.event('call')!, { place: 'Quay 3' }));
+  expect(await engine.commands.step('redo')).toBeNull();
   let undone = 0;
-  while (await engine.step('undo')) undone++;
+  while (await engine.commands.step('undo')) undone++;
   expect(undone).toBe(100);
   expect([...windows.store.texts.keys()].filter((key) => key.startsWith('change/'))).toHaveLength(
     100,
@@ -101,14 +101,14 @@ test('edits of different fields in two windows both hold, and undo takes back it
   const one = await windows.open();
   await commit(one, 'Added', add(call()));
   const two = await windows.open();
-  const old = two.event('call')!;
-  await commit(one, 'Renamed', edit(one.event('call')!, { title: 'Long call' }));
+  const old = two.queries.event('call')!;
+  await commit(one, 'Renamed', edit(one.queries.event('call')!, { title: 'Long call' }));
   await commit(two, 'Placed', edit(old, { place: 'Quay 3' }));
   await windows.settled();
-  expect(one.event('call')).toMatchObject({ title: 'Long call', place: 'Quay 3' });
-  await one.step('undo');
+  expect(one.queries.event('call')).toMatchObject({ title: 'Long call', place: 'Quay 3' });
+  await one.commands.step('undo');
   await windows.settled();
-  expect(two.event('call')).toMatchObject({ title: 'Long call', place: '' });
+  expect(two.queries.event('call')).toMatchObject({ title: 'Long call', place: '' });
 });
 
 test('edits that only make sense together are not torn apart', async () => {
@@ -116,16 +116,19 @@ test('edits that only make sense together are not torn apart', async () => {
   const one = await windows.open();
   await commit(one, 'Added', add(call()));
   const two = await windows.open();
-  const old = two.event('call')!;
+  const old = two.queries.event('call')!;
   const at = (local: string) => ({ kind: 'zoned', local, zone: 'Europe/London' }) as const;
   await commit(
     one,
     'Moved',
-    edit(one.event('call')!, { start: at('2026-11-24T15:00:00'), end: at('2026-11-24T16:00:00') }),
+    edit(one.queries.event('call')!, {
+      start: at('2026-11-24T15:00:00'),
+      end: at('2026-11-24T16:00:00'),
+    }),
   );
   await commit(two, 'Shortened', edit(old, { end: at('2026-11-24T09:30:00') }));
   // An end at 09:30 fits no start at 15:00: the later edit counts as it was meant.
-  expect(two.event('call')).toMatchObject({
+  expect(two.queries.event('call')).toMatchObject({
     start: { local: '2026-11-24T09:00:00' },
     end: { local: '2026-11-24T09:30:00' },
   });
@@ -148,14 +151,16 @@ test('a failed write is told, holds in memory, and is written by the next try', 
   const engine = await windows.open();
   windows.store.failWriting = new DOMException('No room.', 'QuotaExceededError');
   await commit(engine, 'Added', add(call()));
-  await commit(engine, 'Renamed', edit(engine.event('call')!, { title: 'Long call' }));
+  await commit(engine, 'Renamed', edit(engine.queries.event('call')!, { title: 'Long call' }));
   expect(titles(engine)).toEqual(['Long call']);
   expect(engine.status().unsaved).toEqual({
     changes: 2,
     reason: 'The browser’s storage for this page is full.',
   });
-  expect((await engine.exportCalendars({ calendarIds: null })).text).toContain('SUMMARY:Long call');
-  expect(await engine.step('undo')).toBe('Renamed');
+  expect((await engine.files.exportCalendars({ calendarIds: null })).text).toContain(
+    'SUMMARY:Long call',
+  );
+  expect(await engine.commands.step('undo')).toBe('Renamed');
   expect(titles(engine)).toEqual(['Call']);
   windows.store.failWriting = null;
   await engine.retry();
@@ -168,7 +173,7 @@ test('a store that can’t be opened still lets the person work, and says so', a
   windows.store.failReading = new DOMException('Access is denied.', 'SecurityError');
   windows.store.failWriting = windows.store.failReading;
   const engine = await windows.open();
-  expect(engine.calendars()).toHaveLength(1);
+  expect(engine.queries.calendars()).toHaveLength(1);
   await commit(engine, 'Added', add(call()));
   expect(titles(engine)).toEqual(['Call']);
   expect(engine.status().unsaved?.reason).toBe(
@@ -184,7 +189,7 @@ test('damaged and unknown records are set aside with their reason while the rest
   windows.store.texts.set('event/call', writeRecord('event', call()));
   const engine = await windows.open();
   expect(titles(engine)).toEqual(['Call']);
-  expect(engine.setAside().map(({ key, reason }) => `${key}: ${reason}`)).toEqual([
+  expect(engine.queries.setAside().map(({ key, reason }) => `${key}: ${reason}`)).toEqual([
     'event/bad: the text is damaged',
     'event/newer: it was written by a newer version of the app',
   ]);
@@ -196,18 +201,18 @@ test('removed events wait, come back, or are cleared beyond undo', async () => {
   await commit(engine, 'Added', add(call()));
   await commit(engine, 'Removed', edit(call(), { removedAt: 5 }));
   expect(titles(engine)).toEqual([]);
-  expect(engine.removed().map(({ title }) => title)).toEqual(['Call']);
-  await engine.clearRemoved(9);
-  expect(engine.removed()).toEqual([]);
-  await expect(engine.step('undo')).rejects.toThrow('cleared for good');
+  expect(engine.queries.removed().map(({ title }) => title)).toEqual(['Call']);
+  await engine.commands.clearRemoved(9);
+  expect(engine.queries.removed()).toEqual([]);
+  await expect(engine.commands.step('undo')).rejects.toThrow('cleared for good');
   expect(titles(engine)).toEqual([]);
 });
 
 test('hidden calendars answer nothing, and weeks say how booked they are', async () => {
   const engine = await new Windows().open();
   await commit(engine, 'Added', add(call({ rule: 'FREQ=DAILY;COUNT=9' })));
-  expect(engine.weeklyLoad(WEEK.fromDay, 3, WEEK.zone)).toEqual([360, 180, 0]);
-  const [calendar] = engine.calendars();
+  expect(engine.queries.weeklyLoad(WEEK.fromDay, 3, WEEK.zone)).toEqual([360, 180, 0]);
+  const [calendar] = engine.queries.calendars();
   await commit(engine, 'Hid', {
     type: 'calendar',
     before: calendar!,
@@ -228,19 +233,19 @@ test('many events come in from a file as one change', async () => {
     'ferry_times.ics',
   );
   const steps: number[] = [];
-  const preview = await engine.previewImport([file], 1, ({ done }) => steps.push(done));
+  const preview = await engine.files.previewImport([file], 1, ({ done }) => steps.push(done));
   expect(preview).toMatchObject({ calendarName: 'ferry times', fates: { new: 450 }, problems: 0 });
   expect(steps).toEqual([0, 100, 200, 300, 400, 450]);
   const ferry = newCalendar({ id: 'ferry', name: 'Ferry', ink: INKS.Moss, mark: 'drop', order: 1 });
-  expect(await engine.applyImport({ newCalendar: ferry }, 1)).toEqual({
+  expect(await engine.files.applyImport({ newCalendar: ferry }, 1)).toEqual({
     added: 450,
     updated: 0,
     label: 'Imported ferry_times.ics',
   });
-  expect(engine.eventCounts()).toEqual({ ferry: 450 });
-  await engine.step('undo');
-  expect(engine.eventCounts()).toEqual({});
-  expect(engine.calendars()).toHaveLength(1);
+  expect(engine.queries.eventCounts()).toEqual({ ferry: 450 });
+  await engine.commands.step('undo');
+  expect(engine.queries.eventCounts()).toEqual({});
+  expect(engine.queries.calendars()).toHaveLength(1);
 });
 
 test('an import that is stopped, or that brings nothing, changes nothing', async () => {
@@ -250,14 +255,18 @@ test('an import that is stopped, or that brings nothing, changes nothing', async
     (_, i) => `BEGIN:VEVENT\nUID:${i}\nDTSTART:20261124T100000Z\nEND:VEVENT\n`,
   );
   const text = `BEGIN:VCALENDAR\n${entries.join('')}END:VCALENDAR\n`;
-  const reading = engine.previewImport([icsFile(text)], 1, () => undefined);
-  engine.stopImport();
+  const reading = engine.files.previewImport([icsFile(text)], 1, () => undefined);
+  engine.files.stopImport();
   await expect(reading).rejects.toThrow('Nothing was changed');
-  await expect(engine.applyImport({ calendarId: 'first' }, 1)).rejects.toThrow(
+  await expect(engine.files.applyImport({ calendarId: 'first' }, 1)).rejects.toThrow(
     'Choose the file again',
   );
-  await engine.previewImport([icsFile('BEGIN:VCALENDAR\nEND:VCALENDAR\n')], 1, () => undefined);
-  await engine.applyImport({ calendarId: 'first' }, 1);
+  await engine.files.previewImport(
+    [icsFile('BEGIN:VCALENDAR\nEND:VCALENDAR\n')],
+    1,
+    () => undefined,
+  );
+  await engine.files.applyImport({ calendarId: 'first' }, 1);
   expect(engine.status().undo).toBeNull();
 });
 
@@ -268,13 +277,13 @@ test('the demo holds what it promises, and all of it is sound', async () => {
   const events = seed()
     .filter(({ type }) => type === 'event')
     .map(({ record }) => record as CalendarEvent);
-  expect(engine.setAside()).toEqual([]);
+  expect(engine.queries.setAside()).toEqual([]);
   expect(events.filter(({ rule }) => rule !== undefined)).toHaveLength(25);
   expect(events.length).toBeGreaterThan(190);
-  expect(new Set(engine.calendars().map(({ mark }) => mark)).size).toBe(7);
+  expect(new Set(engine.queries.calendars().map(({ mark }) => mark)).size).toBe(7);
   const window = { fromDay: today - 120, toDay: today + 120, zone: 'Europe/London' };
   const weeks = new Set(
-    engine.occurrences(window).occurrences.map((o) => Math.floor(o.start / 604_800_000)),
+    engine.queries.occurrences(window).occurrences.map((o) => Math.floor(o.start / 604_800_000)),
   );
   expect(weeks.size).toBeGreaterThanOrEqual(34);
 });
@@ -312,7 +321,9 @@ test('an event of a followed calendar is not what a file updates', async () => {
   );
   const text =
     'BEGIN:VCALENDAR\nBEGIN:VEVENT\nUID:a@ferry.example\nDTSTART:20261124T090000Z\nEND:VEVENT\nEND:VCALENDAR\n';
-  expect((await engine.previewImport([icsFile(text)], 1, () => undefined)).fates).toMatchObject({
+  expect(
+    (await engine.files.previewImport([icsFile(text)], 1, () => undefined)).fates,
+  ).toMatchObject({
     new: 1,
     updated: 0,
   });
@@ -332,22 +343,22 @@ test('tasks and the file’s own properties come in with the calendar and go out
     'END:VCALENDAR',
     '',
   ].join('\r\n');
-  const preview = await engine.previewImport([icsFile(text)], 1, () => undefined);
+  const preview = await engine.files.previewImport([icsFile(text)], 1, () => undefined);
   expect(preview.counts.tasks).toBe(1);
-  await engine.applyImport({ calendarId: 'first' }, 1);
-  const { text: out } = await engine.exportCalendars({ calendarIds: ['first'] });
+  await engine.files.applyImport({ calendarId: 'first' }, 1);
+  const { text: out } = await engine.files.exportCalendars({ calendarIds: ['first'] });
   for (const line of ['X-QUAY:7', 'BEGIN:VTODO', 'SUMMARY:Renew permit', 'X-LAMP:port'])
     expect(out).toContain(`${line}\r\n`);
 });
 
 test('an import into a calendar that is gone changes nothing', async () => {
   const engine = await new Windows().open();
-  await engine.previewImport(
+  await engine.files.previewImport(
     [icsFile('BEGIN:VEVENT\nUID:a\nDTSTART:20261124T090000Z\nEND:VEVENT\n')],
     1,
     () => undefined,
   );
-  await expect(engine.applyImport({ calendarId: 'gone' }, 1)).rejects.toThrow(
+  await expect(engine.files.applyImport({ calendarId: 'gone' }, 1)).rejects.toThrow(
     'The chosen calendar is gone',
   );
   expect(engine.status().undo).toBeNull();
@@ -359,8 +370,8 @@ test('what is cleared for good in one window is gone from the others', async () 
   await commit(engine, 'Added', add(call()));
   await commit(engine, 'Removed', edit(call(), { removedAt: 5 }));
   const other = await windows.open();
-  expect(other.removed()).toHaveLength(1);
-  await engine.clearRemoved(9);
+  expect(other.queries.removed()).toHaveLength(1);
+  await engine.commands.clearRemoved(9);
   await new Promise(setImmediate);
-  expect(other.removed()).toEqual([]);
+  expect(other.queries.removed()).toEqual([]);
 });

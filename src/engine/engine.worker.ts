@@ -1,7 +1,7 @@
 import { expose, proxy } from 'comlink';
 import { nanoid } from 'nanoid';
 import { demoSeed } from '@/../demo/scenario';
-import { askFeed } from './askFeed';
+import { askFeed } from './feeds/askFeed';
 import { firstSeed } from './firstSeed';
 import { STORE_RESET } from './storeReset';
 import { openFileStore } from './storage/fileStore';

@@ -55,7 +55,7 @@ async function open(): Promise<Window> {
 type Step = (engine: Engine) => Promise<unknown>;
 
 const commit = (engine: Engine, label: string, before: CalendarEvent | null, after: object) =>
-  engine.commit({
+  engine.commands.keep({
     label,
     at: NOW,
     edits: [{ type: 'event', before, after: after as CalendarEvent }],
@@ -67,31 +67,31 @@ const add =
 const rename =
   (id: string, title: string): Step =>
   (engine) => {
-    const before = engine.event(id);
+    const before = engine.queries.event(id);
     if (!before) throw new Error('It is not there.');
     return commit(engine, 'Renamed', before, { ...before, title });
   };
-const undo: Step = (engine) => engine.step('undo');
+const undo: Step = (engine) => engine.commands.step('undo');
 const bringIn: Step = async (engine) => {
-  await engine.previewImport([fileOf(ICS, 'lamps.ics')], NOW, () => undefined);
-  await engine.applyImport({ calendarId: 'work' }, NOW);
+  await engine.files.previewImport([fileOf(ICS, 'lamps.ics')], NOW, () => undefined);
+  await engine.files.applyImport({ calendarId: 'work' }, NOW);
 };
 const attach: Step = async (engine) => {
-  const file = await engine.keepFile(fileOf('nine lamps', 'list.txt'), NOW);
-  const before = engine.event('crate')!;
+  const file = await engine.files.keepFile(fileOf('nine lamps', 'list.txt'), NOW);
+  const before = engine.queries.event('crate')!;
   return commit(engine, 'Attached', before, { ...before, attachments: [file] });
 };
-const refresh: Step = (engine) => engine.refreshFeed('quay', NOW);
+const refresh: Step = (engine) => engine.feeds.refresh('quay', NOW);
 /** Everything as it was at the beginning, which a backup holds. */
 const restore: Step = async (engine) => {
-  const { file } = await engine.backup(NOW);
+  const { file } = await engine.files.backup(NOW);
   await commit(engine, 'Added late', null, event('late').record);
-  await engine.previewRestore(file);
-  await engine.restore(NOW);
+  await engine.files.previewRestore(file);
+  await engine.files.restore(NOW);
 };
-const clear: Step = (engine) => engine.clearRemoved(NOW);
+const clear: Step = (engine) => engine.commands.clearRemoved(NOW);
 const remove: Step = (engine) => {
-  const before = engine.event('crate')!;
+  const before = engine.queries.event('crate')!;
   return commit(engine, 'Removed', before, { ...before, removedAt: NOW });
 };
 
@@ -106,7 +106,7 @@ const WALKS: Record<string, Step[]> = {
 
 /** What a person sees: titles with their calendars and files, removed ones too. */
 function seen(engine: Engine): string[] {
-  const events = [...engine.findEvents('', 99), ...engine.removed()];
+  const events = [...engine.queries.findEvents('', 99), ...engine.queries.removed()];
   return events
     .map((e) => `${e.title} in ${e.calendarId}, ${e.attachments.length}, ${e.removedAt ?? ''}`)
     .sort();
@@ -139,15 +139,15 @@ test.each(Object.entries(WALKS))(
       fault.failsAt = fault.asked + n;
       const refused = await walk(window, steps);
       // The person was told: by a refusal, or by the notice that stands until it is kept.
-      const feed = engine.calendars().find(({ id }) => id === 'quay')?.feed?.problem;
+      const feed = engine.queries.calendars().find(({ id }) => id === 'quay')?.feed?.problem;
       const told = refused.size > 0 || engine.status().unsaved !== null || feed !== undefined;
       await engine.retry();
       expect(engine.status()).toMatchObject({ unsaved: null, readOnly: null, setAside: 0 });
       const again = await openOn(window);
       expect({ n, kept: seen(again) }).toEqual({ n, kept: seen(engine) });
-      expect(again.attachments()).toEqual(engine.attachments());
-      for (const { id } of again.attachments())
-        expect(await (await again.fileContent(id))?.text()).toBe('nine lamps');
+      expect(again.queries.attachments()).toEqual(engine.queries.attachments());
+      for (const { id } of again.queries.attachments())
+        expect(await (await again.files.fileContent(id))?.text()).toBe('nine lamps');
       // What nobody was told of was done, as if nothing had failed.
       if (!told) expect({ n, kept: seen(again) }).toEqual({ n, kept: seen(whole.engine) });
       for (const reason of refused.values())
@@ -173,11 +173,11 @@ test('a store that fails while it is opened may be read, not changed, until all 
     fault.failsAt = fault.asked + n;
     const engine = await openOn(parts);
     const { readOnly, unsaved } = engine.status();
-    if (engine.findEvents('', 2000).length < 901 && !unsaved) {
+    if (engine.queries.findEvents('', 2000).length < 901 && !unsaved) {
       expect(readOnly).toMatchObject({ kind: 'incomplete' });
       await expect(add('visit')(engine)).rejects.toThrow(/records are here/);
-      await expect(engine.backup(NOW)).rejects.toThrow('Not everything could be read yet');
-      await expect(engine.clearRemoved(NOW)).rejects.toThrow(/records are here/);
+      await expect(engine.files.backup(NOW)).rejects.toThrow('Not everything could be read yet');
+      await expect(engine.commands.clearRemoved(NOW)).rejects.toThrow(/records are here/);
     }
     await engine.retry();
     await new Promise<void>((resolve) => {
@@ -185,6 +185,6 @@ test('a store that fails while it is opened may be read, not changed, until all 
       look();
     });
     expect(engine.status()).toMatchObject({ unsaved: null, readOnly: null });
-    expect(engine.findEvents('', 2000)).toHaveLength(901);
+    expect(engine.queries.findEvents('', 2000)).toHaveLength(901);
   }
 });

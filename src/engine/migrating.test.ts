@@ -35,19 +35,19 @@ const eventsOf = async (texts: Record<string, string>) => {
   const { engine } = await openedOn(texts);
   return Object.keys(texts)
     .filter((key) => key.startsWith('event/'))
-    .map((key) => engine.event(key.slice('event/'.length)));
+    .map((key) => engine.queries.event(key.slice('event/'.length)));
 };
 
 test('records, and changes that are undone, are taken to the next version', async () => {
   expect(await eventsOf(OLD)).toEqual(await eventsOf(NOW_TEXTS));
   const { engine, store } = await openedOn(OLD);
-  expect(engine.setAside()).toEqual([]);
-  while (await engine.step('undo'));
-  expect(engine.event('series-0')).toMatchObject({ title: 'Bench round' });
-  expect(engine.event('series-0')).not.toHaveProperty('heading');
-  while (await engine.step('redo'));
-  expect(engine.event('series-0')).toMatchObject({ title: 'Renamed once' });
-  expect(engine.event('series-0')).not.toHaveProperty('heading');
+  expect(engine.queries.setAside()).toEqual([]);
+  while (await engine.commands.step('undo'));
+  expect(engine.queries.event('series-0')).toMatchObject({ title: 'Bench round' });
+  expect(engine.queries.event('series-0')).not.toHaveProperty('heading');
+  while (await engine.commands.step('redo'));
+  expect(engine.queries.event('series-0')).toMatchObject({ title: 'Renamed once' });
+  expect(engine.queries.event('series-0')).not.toHaveProperty('heading');
   const written = JSON.parse(store.texts.get('event/series-0')!) as { version: number; data: Data };
   expect(written.version).toBe(2);
   expect(store.texts.get('meta/schema')).toBe('2');
@@ -55,10 +55,10 @@ test('records, and changes that are undone, are taken to the next version', asyn
 
 test('a backup of the version before is restored', async () => {
   const { engine, store } = await openedOn({});
-  expect((await engine.previewRestore(fileOf(OLD_BACKUP, 'backup.json'))).bad).toEqual([]);
-  await engine.restore(NOW);
+  expect((await engine.files.previewRestore(fileOf(OLD_BACKUP, 'backup.json'))).bad).toEqual([]);
+  await engine.files.restore(NOW);
   const other = await openedOn(OLD);
-  expect(engine.event('series-1')).toEqual(other.engine.event('series-1'));
+  expect(engine.queries.event('series-1')).toEqual(other.engine.queries.event('series-1'));
   expect(Object.keys(recordsIn(store)).sort()).toEqual(Object.keys(recordsIn(other.store)).sort());
 });
 
@@ -67,7 +67,7 @@ test('what a version after it wrote is told, set aside and left as it is', async
   const newer = JSON.stringify({ version: 3, data: { id: 'series-0', shape: 'unknown' } });
   const changes = { ...NOW_TEXTS, [key]: newer };
   const { engine, store } = await openedOn(changes);
-  expect(engine.setAside()).toEqual([
+  expect(engine.queries.setAside()).toEqual([
     { key, raw: newer, reason: 'it was written by a newer version of the app' },
   ]);
   expect(store.texts.get(key)).toBe(newer);
@@ -81,6 +81,6 @@ test('a change that a version after it wrote is not undone, and says so', async 
       .replace('"version":2', '"version":3')
       .replace(/^\{(?!"version")/, '{"version":3,'),
   });
-  await expect(engine.step('undo')).rejects.toThrow();
+  await expect(engine.commands.step('undo')).rejects.toThrow();
   expect(recordsIn(store)['event/series-1']).toMatchObject({ title: 'Renamed twice' });
 });

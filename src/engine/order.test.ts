@@ -25,9 +25,9 @@ test('what has a place in a list stands there, and of two at one place the earli
     category('bells', 3),
   ]);
   const ids = (list: { id: string }[]) => list.map(({ id }) => id);
-  expect(ids(engine.calendars())).toEqual(['work', 'bench', 'quay']);
-  expect(ids(engine.lenses())).toEqual(['month', 'autumn', 'week']);
-  expect(ids(engine.categories())).toEqual(['freight', 'bells', 'lamps']);
+  expect(ids(engine.queries.calendars())).toEqual(['work', 'bench', 'quay']);
+  expect(ids(engine.queries.lenses())).toEqual(['month', 'autumn', 'week']);
+  expect(ids(engine.queries.categories())).toEqual(['freight', 'bells', 'lamps']);
 });
 
 test('series of the person’s own calendars are listed by title, without removed ones and single events', async () => {
@@ -44,5 +44,5 @@ test('series of the person’s own calendars are listed by title, without remove
     event('once'),
     event('theirs', { rule, calendarId: 'quay' }),
   ]);
-  expect(engine.series().map(({ id }) => id)).toEqual(['call', 'round']);
+  expect(engine.queries.series().map(({ id }) => id)).toEqual(['call', 'round']);
 });

@@ -6,7 +6,7 @@ import { RecordError, wrap } from '@/core/model/migrate';
 import { adopting, missingCalendars, sayAdopted } from './adopting';
 import { Asides } from './asides';
 import type { SetAside } from './asides';
-import type { AnyRecord, ChangeRequest, HistoryEntry, KeptChange, Step } from './change';
+import type { AnyRecord, ChangeRequest, Edit, HistoryEntry, KeptChange, Step } from './change';
 import { applyEdit, editKey, HistoryError, stepHistory, withoutChanges } from './change';
 import type { Entries } from './past';
 import { changeKey, Past } from './past';
@@ -35,6 +35,9 @@ class ReadOnlyError extends Error {
 
 /** Told of each record that changes; null when it is gone. */
 export type OnRecord = (key: string, type: RecordType, record: AnyRecord | null) => void;
+
+/** Told of how far a change has been worked out, in records. */
+export type Watch = (progress: { done: number; total: number }) => Promise<void>;
 
 /** Records read from the store before others get a turn. */
 const BATCH = 800;
@@ -270,23 +273,35 @@ export class Repository {
   /**
    * Does a change. Answers once it is written for good (true), or known to have failed (false; see
    * `unsaved`).
+   * Told of how far it is, `watch` may throw to stop it.
    * @throws RecordError when a record would not fit, ReadOnlyError; then nothing is changed.
    */
-  async commit({ label, at, edits }: ChangeRequest): Promise<boolean> {
+  async commit(
+    { label, at, edits }: ChangeRequest,
+    watch: Watch = () => Promise.resolve(),
+  ): Promise<boolean> {
     return this.surroundings.alone(async () => {
       this.assertWritable();
-      await this.refreshQuietly(edits.filter((edit) => edit.before).map(editKey));
-      this.assertWritable();
-      const steps = edits.map((edit): Step => {
-        const key = editKey(edit);
-        const latest = this.latest(key);
-        const after = applyEdit(edit.before as Fields | null, edit.after as Fields | null, latest);
-        return { key, before: latest, after: fitting(edit.type, after, edit.after) };
-      });
+      const steps: Step[] = [];
+      for (let done = 0; done < edits.length; done += BATCH) {
+        if (done) await watch({ done, total: edits.length });
+        const batch = edits.slice(done, done + BATCH);
+        await this.refreshQuietly(batch.filter((edit) => edit.before).map(editKey));
+        this.assertWritable();
+        steps.push(...batch.map((edit) => this.stepOf(edit)));
+      }
       this.unkept = [];
       await this.hold({ label, at, steps });
       return this.unsaved === null;
     });
+  }
+
+  /** What an edit does to its record as it stands. */
+  private stepOf(edit: Edit): Step {
+    const key = editKey(edit);
+    const latest = this.latest(key);
+    const after = applyEdit(edit.before as Fields | null, edit.after as Fields | null, latest);
+    return { key, before: latest, after: fitting(edit.type, after, edit.after) };
   }
 
   /** Does a change in memory, and writes it if that is possible. */

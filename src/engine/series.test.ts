@@ -1,7 +1,7 @@
 import type { CalendarEvent } from '@/core/model/event';
 import { formatLocal, parseDate } from '@/core/time/civil';
-import type { SweepRequest } from './sweeper';
-import { calendar, event, NOW, opened, zoned } from './testing/opened';
+import type { SweepRequest } from './commands/sweep';
+import { calendar, done, event, NOW, opened, zoned } from './testing/opened';
 
 const LONDON = 'Europe/London';
 
@@ -32,7 +32,7 @@ const request: SweepRequest = {
 
 test('the next five dates come with what each meets, closures on hidden calendars too', async () => {
   const engine = await open();
-  const dates = engine.foresight(round.record as CalendarEvent, NOW, LONDON);
+  const dates = engine.queries.foresight(round.record as CalendarEvent, NOW, LONDON);
   expect(dates.map(({ start }) => formatLocal(start).slice(5, 10))).toEqual([
     '11-25',
     '12-02',
@@ -42,7 +42,7 @@ test('the next five dates come with what each meets, closures on hidden calendar
   ]);
   expect(dates[1]).toMatchObject({ clashes: ['visit'], closure: null });
   expect(dates[2]).toMatchObject({ clashes: [], closure: 'shut' });
-  const later = engine.foresight(
+  const later = engine.queries.foresight(
     round.record as CalendarEvent,
     NOW + 20 * 86_400_000,
     'Asia/Tokyo',
@@ -57,24 +57,24 @@ test('the next five dates come with what each meets, closures on hidden calendar
 
 test('a sweep is looked at without doing it, and is one change', async () => {
   const engine = await open();
-  const [step, ...others] = engine.sweep(request);
+  const [step, ...others] = engine.queries.sweep(request);
   expect(others).toEqual([]);
   expect(step).toMatchObject({ blockedBy: 'shut', date: { dateKey: '2026-12-09T09:00:00' } });
   expect(formatLocal(step!.target!.start)).toBe('2026-12-10T09:00:00');
-  expect(engine.event('round')!.revision).toBe(0);
+  expect(engine.queries.event('round')!.revision).toBe(0);
 
-  expect(await engine.keepSweep(request, NOW)).toBe('Moved 1 date');
-  expect(engine.sweep(request)).toEqual([]);
-  expect(await engine.keepSweep(request, NOW)).toBeNull();
-  expect(await engine.step('undo')).toBe('Moved 1 date');
-  expect(engine.sweep(request)).toHaveLength(1);
+  expect(await done(engine, { kind: 'sweepSeries', request })).toBe('Moved 1 date');
+  expect(engine.queries.sweep(request)).toEqual([]);
+  expect(await done(engine, { kind: 'sweepSeries', request })).toBeNull();
+  expect(await engine.commands.step('undo')).toBe('Moved 1 date');
+  expect(engine.queries.sweep(request)).toHaveLength(1);
   const skipping = { ...request, chosen: { [step!.date.id]: 'skip' as const } };
-  expect(await engine.keepSweep(skipping, NOW)).toBe('Skipped 1 date');
-  expect(engine.event('round')!.skippedDates).toEqual(['2026-12-09T09:00:00']);
+  expect(await done(engine, { kind: 'sweepSeries', request: skipping })).toBe('Skipped 1 date');
+  expect(engine.queries.event('round')!.skippedDates).toEqual(['2026-12-09T09:00:00']);
 });
 
 test('series on calendars of one’s own are listed; another series is left alone', async () => {
   const engine = await open();
-  expect(engine.series()).toEqual([{ id: 'round', title: 'round', calendarId: 'work' }]);
-  expect(engine.sweep({ ...request, eventId: 'visit' })).toEqual([]);
+  expect(engine.queries.series()).toEqual([{ id: 'round', title: 'round', calendarId: 'work' }]);
+  expect(engine.queries.sweep({ ...request, eventId: 'visit' })).toEqual([]);
 });

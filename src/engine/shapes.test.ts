@@ -5,15 +5,19 @@ import { openedOn, recordsIn, SHAPES } from './testing/shapes';
 describe.each(SHAPES)('as stored on $name', ({ store: texts, backup }) => {
   test('everything is opened, and the changes are undone and done again', async () => {
     const { engine, store } = await openedOn(texts);
-    expect(engine.setAside()).toEqual([]);
+    expect(engine.queries.setAside()).toEqual([]);
     expect(engine.status().notes).toEqual([]);
-    const title = () => engine.event('series-0')?.title;
+    const title = () => engine.queries.event('series-0')?.title;
     expect(title()).toBe('Renamed once');
-    const last = engine.changes().undone.at(-1)!.label;
-    expect(await engine.step('redo')).toBe(last);
+    const last = engine.commands.changes().undone.at(-1)!.label;
+    expect(await engine.commands.step('redo')).toBe(last);
     const whole = recordsIn(store);
     const labels: string[] = [];
-    for (let label = await engine.step('undo'); label; label = await engine.step('undo'))
+    for (
+      let label = await engine.commands.step('undo');
+      label;
+      label = await engine.commands.step('undo')
+    )
       labels.unshift(label);
     expect(labels.slice(0, 3)).toEqual([
       'Renamed the first',
@@ -21,7 +25,7 @@ describe.each(SHAPES)('as stored on $name', ({ store: texts, backup }) => {
       'Hid a calendar',
     ]);
     expect(title()).not.toBe('Renamed once');
-    for (const label of labels) expect(await engine.step('redo')).toBe(label);
+    for (const label of labels) expect(await engine.commands.step('redo')).toBe(label);
     expect(recordsIn(store)).toEqual(whole);
   });
 
@@ -29,17 +33,17 @@ describe.each(SHAPES)('as stored on $name', ({ store: texts, backup }) => {
     if (backup === null) return; // That version made none yet.
     const before = await openedOn(texts);
     const { engine, store } = await openedOn({});
-    const preview = await engine.previewRestore(fileOf(backup, 'backup.json'));
+    const preview = await engine.files.previewRestore(fileOf(backup, 'backup.json'));
     expect(preview.bad).toEqual([]);
-    await engine.restore(NOW);
+    await engine.files.restore(NOW);
     // Read and written by this version, so that fields with defaults stand in both.
     const records = (of: typeof engine, keys: readonly string[]) =>
-      keys.filter((key) => key.startsWith('event/')).map((key) => of.event(key.slice(6)));
+      keys.filter((key) => key.startsWith('event/')).map((key) => of.queries.event(key.slice(6)));
     const keys = Object.keys(recordsIn(before.store));
     expect(Object.keys(recordsIn(store)).sort()).toEqual(keys.sort());
     expect(records(engine, keys)).toEqual(records(before.engine, keys));
-    expect(engine.calendars()).toEqual(before.engine.calendars());
-    expect(engine.lenses()).toEqual(before.engine.lenses());
-    expect(engine.settings()).toEqual(before.engine.settings());
+    expect(engine.queries.calendars()).toEqual(before.engine.queries.calendars());
+    expect(engine.queries.lenses()).toEqual(before.engine.queries.lenses());
+    expect(engine.queries.settings()).toEqual(before.engine.queries.settings());
   });
 });

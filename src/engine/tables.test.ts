@@ -34,7 +34,7 @@ const SEED: TypedRecord[] = [
 
 test('a table says of each date what is so on that date', async () => {
   const engine = await opened(SEED);
-  const file = engine.exportTable({ calendarIds: null, period, columns: ALL });
+  const file = engine.files.exportTable({ calendarIds: null, period, columns: ALL });
   expect(file.name).toBe('All calendars 2026-11-25 to 2026-12-02');
   expect(file.events).toBe(3);
   expect(file.text.split('\r\n')).toEqual([
@@ -47,9 +47,13 @@ test('a table says of each date what is so on that date', async () => {
 
 test('a table of some calendars is called by them and holds theirs alone', async () => {
   const engine = await opened(SEED);
-  const file = engine.exportTable({ calendarIds: ['quay'], period, columns: ['title', 'notes'] });
+  const file = engine.files.exportTable({
+    calendarIds: ['quay'],
+    period,
+    columns: ['title', 'notes'],
+  });
   expect(file.name).toBe('Quay 2026-11-25 to 2026-12-02');
   expect(file.text).toBe('Title,Notes\r\nfair,');
-  const none = engine.exportTable({ calendarIds: [], period, columns: ['title'] });
+  const none = engine.files.exportTable({ calendarIds: [], period, columns: ['title'] });
   expect(none.text).toBe('Title');
 });

@@ -3,7 +3,7 @@ import type { CalendarEvent } from '@/core/model/event';
 import { DEFAULT_VIEW, EMPTY_FILTER } from '@/core/model/view';
 import { formatDate, parseDate } from '@/core/time/civil';
 import { ALL_IN_SIGHT } from '@/core/view/sight';
-import { agendaPage } from './agendaPages';
+import { agendaPage } from './queries/agendaPages';
 import type { Engine } from './engine';
 import { firstSeed } from './firstSeed';
 import { opened } from './testing/opened';
@@ -22,7 +22,7 @@ function event(id: string, day: number, fields: Partial<CalendarEvent> = {}): Ca
 
 async function engineWith(events: readonly CalendarEvent[]): Promise<Engine> {
   const engine = await opened(firstSeed());
-  await engine.commit({
+  await engine.commands.keep({
     label: 'Added',
     at: 0,
     edits: events.map((after) => ({ type: 'event', before: null, after })),
@@ -37,27 +37,27 @@ test('a filter holds back what it does not let through, and says how much', asyn
     event('Rope', TODAY),
   ]);
   const sight = { ...ALL_IN_SIGHT, filter: { ...EMPTY_FILTER, text: 'lamp' } };
-  const seen = engine.occurrences(WEEK, sight);
+  const seen = engine.queries.occurrences(WEEK, sight);
   expect(seen.occurrences.map(({ title }) => title).sort()).toEqual(['Call', 'Lamp']);
   expect(seen.hidden).toBe(1);
-  expect(engine.dayLoads(WEEK, sight)).toMatchObject({
+  expect(engine.queries.dayLoads(WEEK, sight)).toMatchObject({
     events: [0, 2, 0, 0, 0, 0, 0],
     hidden: 1,
   });
-  expect(engine.occurrences(WEEK).hidden).toBe(0);
+  expect(engine.queries.occurrences(WEEK).hidden).toBe(0);
 });
 
 test('a window may show other calendars than those that are shown everywhere', async () => {
   const engine = await engineWith([event('Lamp', TODAY)]);
-  const [calendar] = engine.calendars();
-  await engine.commit({
+  const [calendar] = engine.queries.calendars();
+  await engine.commands.keep({
     label: 'Hid',
     at: 0,
     edits: [{ type: 'calendar', before: calendar!, after: { ...calendar!, shown: false } }],
   });
-  expect(engine.occurrences(WEEK).occurrences).toEqual([]);
+  expect(engine.queries.occurrences(WEEK).occurrences).toEqual([]);
   const own = { ...ALL_IN_SIGHT, calendarIds: ['first'] };
-  expect(engine.occurrences(WEEK, own).occurrences).toHaveLength(1);
+  expect(engine.queries.occurrences(WEEK, own).occurrences).toHaveLength(1);
 });
 
 test('lenses are kept, undone, and come in their order', async () => {
@@ -70,20 +70,20 @@ test('lenses are kept, undone, and come in their order', async () => {
     view: DEFAULT_VIEW,
     day: null,
   });
-  await engine.commit({
+  await engine.commands.keep({
     label: 'Made the lens b',
     at: 0,
     edits: [{ type: 'lens', before: null, after: lens('b', 1) }],
   });
-  await engine.commit({
+  await engine.commands.keep({
     label: 'Made the lens a',
     at: 0,
     edits: [{ type: 'lens', before: null, after: lens('a', 0) }],
   });
-  expect(engine.lenses().map(({ id }) => id)).toEqual(['a', 'b']);
-  await engine.step('undo');
-  expect(engine.lenses().map(({ id }) => id)).toEqual(['b']);
-  const backup = JSON.parse(await (await engine.backup(0)).file.text()) as {
+  expect(engine.queries.lenses().map(({ id }) => id)).toEqual(['a', 'b']);
+  await engine.commands.step('undo');
+  expect(engine.queries.lenses().map(({ id }) => id)).toEqual(['b']);
+  const backup = JSON.parse(await (await engine.files.backup(0)).file.text()) as {
     records: Record<string, unknown[]>;
   };
   expect(JSON.stringify(backup)).toContain('"b"');
@@ -96,10 +96,10 @@ test('the agenda looks over empty months for its next events, and back', async (
     event('Before', TODAY - 200),
   ]);
   const zone = 'Europe/London';
-  const on = engine.agendaPage({ day: TODAY, direction: 'on', zone });
+  const on = engine.queries.agendaPage({ day: TODAY, direction: 'on', zone });
   expect(on.occurrences.map(({ title }) => title)).toEqual(['Near', 'Far']);
   expect(on.toDay).toBeGreaterThan(TODAY + 300);
-  const back = engine.agendaPage({ day: TODAY, direction: 'back', zone });
+  const back = engine.queries.agendaPage({ day: TODAY, direction: 'back', zone });
   expect(back.occurrences.map(({ title }) => title)).toEqual(['Before']);
   expect(back.fromDay).toBeLessThan(TODAY - 200);
 });

@@ -26,7 +26,7 @@ const SEED = [
   }),
 ];
 const where = async (id: string, zone = LONDON, sight = ALL_IN_SIGHT) =>
-  (await opened(SEED)).whereabouts(id, zone, sight);
+  (await opened(SEED)).queries.whereabouts(id, zone, sight);
 
 test.each([
   ['call', 'call', '2026-11-25T09:00'],

@@ -17,12 +17,12 @@ const textOf = (id: string, fields: Partial<CalendarEvent> = {}) =>
 const put = (store: MemoryStore, texts: Record<string, string>) =>
   store.setMany(new Map(Object.entries(texts)));
 const add = (engine: Engine, id: string) =>
-  engine.commit({
+  engine.commands.keep({
     label: `Added ${id}`,
     at: NOW,
     edits: [{ type: 'event', before: null, after: event(id).record as CalendarEvent }],
   });
-const aside = (engine: Engine) => engine.setAside().map(({ key, raw }) => `${key}: ${raw}`);
+const aside = (engine: Engine) => engine.queries.setAside().map(({ key, raw }) => `${key}: ${raw}`);
 
 test('a store that was used and is empty is told of as a loss, and once', async () => {
   const store = new MemoryStore();
@@ -40,7 +40,7 @@ test('what is written over a record that can’t be read puts its text out of th
   await open(store);
   await put(store, { 'settings/mine': '{ torn', 'event/visit': '{ torn too' });
   const engine = await open(store);
-  await engine.commit({
+  await engine.commands.keep({
     label: 'Changed the zoom',
     at: NOW,
     edits: [
@@ -55,19 +55,19 @@ test('what is written over a record that can’t be read puts its text out of th
   const kept = ['event/visit: { torn too', 'settings/mine: { torn'];
   expect(aside(engine).sort()).toEqual(kept);
   const again = await open(store);
-  expect(again.settings().hasKeys).toBe(false);
-  expect(again.event('visit')?.title).toBe('visit');
+  expect(again.queries.settings().hasKeys).toBe(false);
+  expect(again.queries.event('visit')?.title).toBe('visit');
   expect(aside(again).sort()).toEqual(kept);
 
   // Taking back and clearing leave the texts alone, and a backup carries them.
-  await again.step('undo');
-  await again.step('undo');
-  await again.clearRemoved(NOW);
+  await again.commands.step('undo');
+  await again.commands.step('undo');
+  await again.commands.clearRemoved(NOW);
   expect(aside(await open(store)).sort()).toEqual(kept);
-  const { file } = await again.backup(NOW);
+  const { file } = await again.files.backup(NOW);
   const fresh = await open(new MemoryStore());
-  await fresh.previewRestore(file);
-  await fresh.restore(NOW);
+  await fresh.files.previewRestore(file);
+  await fresh.files.restore(NOW);
   expect(aside(fresh).sort()).toEqual(kept);
 });
 
@@ -76,7 +76,7 @@ test('a record that can’t be read is not taken away by an undo that reaches it
   const engine = await open(store);
   await add(engine, 'visit');
   await put(store, { 'event/visit': '{ torn' });
-  await engine.step('undo').catch(() => undefined);
+  await engine.commands.step('undo').catch(() => undefined);
   expect(aside(await open(store))).toEqual(['event/visit: { torn']);
 });
 
@@ -89,10 +89,10 @@ test('names of the language and keys that differ from the id are told, not trust
     'event/c': textOf('d'),
   });
   const engine = await open(store);
-  expect(engine.setAside().map(({ key, reason }) => `${key}: ${reason}`)).toEqual([
+  expect(engine.queries.setAside().map(({ key, reason }) => `${key}: ${reason}`)).toEqual([
     'event/c: it calls itself “d”, and not as its place is named',
   ]);
-  expect(engine.findEvents('', 9)).toEqual([]);
+  expect(engine.queries.findEvents('', 9)).toEqual([]);
 });
 
 test('an event whose dates can’t be worked out keeps nobody else out', async () => {
@@ -108,18 +108,20 @@ test('an event whose dates can’t be worked out keeps nobody else out', async (
     return index.call(this, one);
   });
   const engine = await open(store);
-  expect(engine.findEvents('', 9).map(({ id }) => id)).toEqual(['visit']);
-  expect(engine.setAside()).toMatchObject([
+  expect(engine.queries.findEvents('', 9).map(({ id }) => id)).toEqual(['visit']);
+  expect(engine.queries.setAside()).toMatchObject([
     { key: 'event/bad', reason: 'its dates can’t be worked out: too far' },
   ]);
   // One that would become so is not kept, and is as it was.
-  const visit = engine.event('visit')!;
+  const visit = engine.queries.event('visit')!;
   const edits = [{ type: 'event' as const, before: visit, after: { ...visit, title: 'bad' } }];
-  await expect(engine.commit({ label: 'Renamed', at: NOW, edits })).rejects.toThrow('worked out');
-  expect(engine.event('visit')).toEqual(visit);
+  await expect(engine.commands.keep({ label: 'Renamed', at: NOW, edits })).rejects.toThrow(
+    'worked out',
+  );
+  expect(engine.queries.event('visit')).toEqual(visit);
   expect(engine.status()).toMatchObject({ undo: null, unsaved: null });
   failing.mockRestore();
-  expect((await open(store)).event('visit')).toEqual(visit);
+  expect((await open(store)).queries.event('visit')).toEqual(visit);
 });
 
 test('events whose calendar is missing get one that is shown, named and exported', async () => {
@@ -131,14 +133,14 @@ test('events whose calendar is missing get one that is shown, named and exported
     'calendar/lost': '{ torn',
   });
   const engine = await open(store);
-  expect(engine.calendars().map(({ id, name, shown }) => [id, name, shown])).toEqual([
+  expect(engine.queries.calendars().map(({ id, name, shown }) => [id, name, shown])).toEqual([
     ['work', 'work', true],
     ['lost', 'Events without a calendar', true],
   ]);
   expect(engine.status().notes).toEqual([
     'The calendar of 2 events is missing. They are in “Events without a calendar” now.',
   ]);
-  expect(engine.eventCounts()).toEqual({ lost: 2 });
+  expect(engine.queries.eventCounts()).toEqual({ lost: 2 });
   expect(aside(engine)).toEqual(['calendar/lost: { torn']);
   expect((await open(store)).status().notes).toEqual([]);
 });
@@ -150,11 +152,11 @@ test('where a newer version has written, this one reads and does not write', asy
   await put(store, { 'meta/schema': String(SCHEMA_VERSION + 1) });
   const before = new Map(store.texts);
   await expect(add(engine, 'late')).rejects.toThrow('A newer version of Orderly Week');
-  await expect(engine.step('undo')).rejects.toThrow('A newer version');
-  await expect(engine.clearRemoved(NOW)).rejects.toThrow('A newer version');
+  await expect(engine.commands.step('undo')).rejects.toThrow('A newer version');
+  await expect(engine.commands.clearRemoved(NOW)).rejects.toThrow('A newer version');
   expect(engine.status().readOnly).toMatchObject({ kind: 'newer' });
   const again = await open(store);
-  expect(again.event('visit')?.title).toBe('visit');
+  expect(again.queries.event('visit')?.title).toBe('visit');
   await expect(add(again, 'late')).rejects.toThrow('A newer version');
   expect(store.texts).toEqual(before);
 });
@@ -167,8 +169,8 @@ test('a store that the browser cleared while it was open is written again from w
   await engine.storeEmptied();
   expect(engine.status().notes[0]).toMatch(/^The browser cleared this page’s storage/);
   const again = await open(store);
-  expect(again.findEvents('', 9)).toEqual(engine.findEvents('', 9));
-  expect(again.calendars()).toEqual(engine.calendars());
+  expect(again.queries.findEvents('', 9)).toEqual(engine.queries.findEvents('', 9));
+  expect(again.queries.calendars()).toEqual(engine.queries.calendars());
   expect(again.status().undo).toBeNull();
 });
 
@@ -177,14 +179,14 @@ test('what was undone before it was ever kept can be done again', async () => {
   const engine = await open(store);
   store.failWriting = new DOMException('No room.', 'QuotaExceededError');
   expect(await add(engine, 'visit')).toBe(false);
-  expect(engine.changes().done.map(({ label }) => label)).toEqual(['Added visit']);
-  expect(await engine.step('undo')).toBe('Added visit');
-  expect(engine.event('visit')).toBeNull();
+  expect(engine.commands.changes().done.map(({ label }) => label)).toEqual(['Added visit']);
+  expect(await engine.commands.step('undo')).toBe('Added visit');
+  expect(engine.queries.event('visit')).toBeNull();
   expect(engine.status()).toMatchObject({ undo: null, redo: 'Added visit' });
   store.failWriting = null;
-  expect(await engine.step('redo')).toBe('Added visit');
+  expect(await engine.commands.step('redo')).toBe('Added visit');
   expect(engine.status()).toMatchObject({ undo: 'Added visit', redo: null, unsaved: null });
-  expect((await open(store)).event('visit')?.title).toBe('visit');
+  expect((await open(store)).queries.event('visit')?.title).toBe('visit');
 });
 
 describe('how much of what was done is kept', () => {

@@ -26,10 +26,10 @@ const act: fc.Arbitrary<Act> = fc.oneof(
 
 /** Does it as a page would: from what that window shows now, and without waiting for the others. */
 async function perform(engine: Engine, done: Act, nth: number): Promise<unknown> {
-  if (!('id' in done)) return engine.step(done.does);
-  const before = engine.event(done.id);
+  if (!('id' in done)) return engine.commands.step(done.does);
+  const before = engine.queries.event(done.id);
   const request = (after: CalendarEvent | null) =>
-    engine.commit({ label: `${nth}`, at: nth, edits: [{ type: 'event', before, after }] });
+    engine.commands.keep({ label: `${nth}`, at: nth, edits: [{ type: 'event', before, after }] });
   switch (done.does) {
     case 'add': {
       const times = { start: zoned('2026-11-24T09:00:00'), end: zoned('2026-11-24T10:00:00') };
@@ -44,7 +44,9 @@ async function perform(engine: Engine, done: Act, nth: number): Promise<unknown>
 }
 
 const shown = (engine: Engine) =>
-  Object.fromEntries(IDS.flatMap((one) => (engine.event(one) ? [[one, engine.event(one)]] : [])));
+  Object.fromEntries(
+    IDS.flatMap((one) => (engine.queries.event(one) ? [[one, engine.queries.event(one)]] : [])),
+  );
 
 function stored(texts: ReadonlyMap<string, string>) {
   return Object.fromEntries(
@@ -103,7 +105,7 @@ test('edits of different fields in three windows at once all hold, in any order'
         );
         await windows.settled();
         for (const engine of windows.engines)
-          expect(engine.event(one)).toMatchObject({
+          expect(engine.queries.event(one)).toMatchObject({
             title: 'title 10',
             place: 'place 11',
             notes: 'notes 12',

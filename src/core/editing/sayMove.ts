@@ -8,7 +8,7 @@ import { wallOnClock } from './times';
 type Times = Pick<CalendarEvent, 'start' | 'end'>;
 
 /** How times are said: in which words, on the clock of which zone. */
-interface Saying {
+export interface Saying {
   wording: Wording;
   clock: string;
 }

@@ -4,6 +4,7 @@ import { newEvent } from '@/core/model/event';
 import { INKS } from '@/core/model/inks';
 import type { TypedRecord } from '@/core/model/records';
 import type { Announcement } from '../announcement';
+import type { Command } from '../commands/command';
 import type { Outside } from '../engine';
 import { Engine } from '../engine';
 import type { Store } from '../storage/store';
@@ -61,4 +62,13 @@ export async function opened(
     );
   });
   return engine;
+}
+
+/** How a person in London is told of times. */
+const SAYING = { wording: { locale: 'en-GB', hourCycle: '24' }, clock: 'Europe/London' } as const;
+
+/** Does a command; its label, or null when there was nothing to do. `now` is epoch ms. */
+export async function done(engine: Engine, command: Command, now = NOW): Promise<string | null> {
+  const did = await engine.commands.do(command, { now, saying: SAYING });
+  return did?.label ?? null;
 }

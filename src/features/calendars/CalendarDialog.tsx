@@ -13,7 +13,7 @@ import type { Calendar } from '@/core/model/calendar';
 import { newCalendar } from '@/core/model/calendar';
 import { nextInkAndMark } from '@/core/model/inks';
 import { joinWords } from '@/core/time/words';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { usePreferences } from '@/data/preferences';
 import { AVAILABILITIES } from '@/features/event/choices';
 import { ZonePicker } from '@/features/zones/ZonePicker';
@@ -130,7 +130,7 @@ function Defaults({ form, set }: { form: Calendar; set(fields: Partial<Calendar>
 
 /** A calendar's name, looks, and what its events begin with. */
 export function CalendarDialog({ calendar, calendars, onClose }: Props) {
-  const { editCalendar, change } = useActions();
+  const act = useDo();
   const [form, setForm] = useState(() => calendar ?? freshCalendar(calendars));
   const [hasMore, setMore] = useState(false);
   const set = (fields: Partial<Calendar>) => setForm((last) => ({ ...last, ...fields }));
@@ -143,8 +143,8 @@ export function CalendarDialog({ calendar, calendars, onClose }: Props) {
     if (!isGood) return;
     const after = { ...form, name };
     const done = calendar
-      ? await editCalendar(calendar, after, `Changed ${name}`)
-      : await change(`Made the calendar ${name}`, [{ type: 'calendar', before: null, after }]);
+      ? await act({ kind: 'editCalendar', before: calendar, fields: after })
+      : await act({ kind: 'addCalendar', calendar: after });
     if (done) onClose();
   }
 

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { canShowAsBefore, showAsBefore, showOnly } from '@/core/calendars/showing';
+import { canShowAsBefore } from '@/core/calendars/showing';
 import type { Calendar } from '@/core/model/calendar';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { usePreferences } from '@/data/preferences';
 import { useExports } from '@/data/useExports';
 import { Dialog } from '@/ui/Dialog';
@@ -22,31 +22,18 @@ interface Props {
 
 /** Shows one calendar alone, and what was shown before. */
 export function useShowing(calendars: readonly Calendar[]) {
-  const { arrange } = useActions();
+  const act = useDo();
   const { settings } = usePreferences();
   return {
     canGoBack: canShowAsBefore(calendars, settings),
-    only: ({ id, name }: Calendar) => {
-      const shown = showOnly(calendars, id, settings.shownBefore);
-      const fields = { shownBefore: shown.shownBefore };
-      return arrange(calendars, shown.calendars, `Showed only ${name}`, {
-        before: settings,
-        fields,
-      });
-    },
-    back: () =>
-      arrange(
-        calendars,
-        showAsBefore(calendars, settings.shownBefore ?? []),
-        'Showed the calendars as before',
-        { before: settings, fields: { shownBefore: null } },
-      ),
+    only: ({ id }: Calendar) => act({ kind: 'showOnlyCalendar', id }),
+    back: () => act({ kind: 'showOnlyCalendar', id: null }),
   };
 }
 
 /** Everything that can be done to a calendar. */
 export function CalendarMenu({ calendar, calendars, onOnlyHere, onClose }: Props) {
-  const { work, editCalendar, set } = useActions();
+  const act = useDo();
   const { settings } = usePreferences();
   const exports = useExports();
   const showing = useShowing(calendars);
@@ -92,14 +79,21 @@ export function CalendarMenu({ calendar, calendars, onOnlyHere, onClose }: Props
             label: 'New events go here',
             icon: 'check-circle-outline',
             onPress: () =>
-              then(set(settings, { defaultCalendarId: id }, `New events go to ${name}`)),
+              then(
+                act({
+                  kind: 'setSettings',
+                  before: settings,
+                  fields: { defaultCalendarId: id },
+                  label: `New events go to ${name}`,
+                }),
+              ),
           },
         ]
       : []),
     {
       label: 'Duplicate',
       icon: 'content-copy',
-      onPress: () => then(work({ kind: 'duplicate', id })),
+      onPress: () => then(act({ kind: 'duplicateCalendar', id })),
     },
     ...(isOwn
       ? [{ label: 'Merge into another…', icon: 'call-merge', onPress: () => setOpen('merge') }]
@@ -110,15 +104,14 @@ export function CalendarMenu({ calendar, calendars, onOnlyHere, onClose }: Props
       icon: calendar.listed ? 'archive-outline' : 'restore',
       onPress: () => {
         const listed = !calendar.listed;
-        const label = listed ? `Listed ${name} again` : `Unlisted ${name}`;
-        then(editCalendar(calendar, { listed, shown: listed }, label));
+        then(act({ kind: 'editCalendar', before: calendar, fields: { listed, shown: listed } }));
       },
     },
     {
       label: 'Remove',
       icon: 'trash-can-outline',
       isRemoval: true,
-      onPress: () => then(work({ kind: 'remove', id })),
+      onPress: () => then(act({ kind: 'removeCalendar', id })),
     },
   ];
   return (

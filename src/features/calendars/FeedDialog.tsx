@@ -6,7 +6,7 @@ import { wallOf } from '@/core/model/common';
 import { dayOfWall } from '@/core/time/civil';
 import { count, sayDay, saySpan, SHORT_DAY } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { useEngine } from '@/data/engineContext';
 import type { Preferences } from '@/data/preferences';
 import { usePreferences } from '@/data/preferences';
@@ -59,7 +59,7 @@ export function FeedDialog({ calendar, onClose }: { calendar: Calendar; onClose(
   const palette = usePalette();
   const preferences = usePreferences();
   const { engine } = useEngine();
-  const { editCalendar } = useActions();
+  const act = useDo();
   const [isBusy, setBusy] = useState(false);
   const input = useRef<HTMLInputElement>(null);
   const { feed } = calendar;
@@ -67,7 +67,7 @@ export function FeedDialog({ calendar, onClose }: { calendar: Calendar; onClose(
 
   async function refresh(file?: File) {
     setBusy(true);
-    await engine?.refreshFeed(calendar.id, Date.now(), file);
+    await engine?.feeds.refresh(calendar.id, Date.now(), file);
     setBusy(false);
   }
 
@@ -117,11 +117,11 @@ export function FeedDialog({ calendar, onClose }: { calendar: Calendar; onClose(
             value={feed.everyMinutes}
             options={INTERVALS}
             onChoose={(everyMinutes) =>
-              void editCalendar(
-                calendar,
-                { feed: { ...feed, everyMinutes } },
-                `Changed how often ${calendar.name} is looked at`,
-              )
+              void act({
+                kind: 'editCalendar',
+                before: calendar,
+                fields: { feed: { ...feed, everyMinutes } },
+              })
             }
           />
         )}

@@ -4,7 +4,7 @@ import { ActivityIndicator, Button, Text } from 'react-native-paper';
 import type { Calendar } from '@/core/model/calendar';
 import { dayOf } from '@/core/model/common';
 import { count, sayDay } from '@/core/time/words';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { usePreferences } from '@/data/preferences';
 import { useMergePreview } from '@/data/queries';
 import { CalendarChoice } from '@/ui/CalendarChoice';
@@ -25,7 +25,7 @@ interface Props {
 export function MergeDialog({ calendar, calendars, onClose }: Props) {
   const palette = usePalette();
   const { wording } = usePreferences();
-  const { work } = useActions();
+  const act = useDo();
   const [into, setInto] = useState<string | null>(null);
   const [twins, setTwins] = useState<'join' | 'keep'>('join');
   const [ink, setInk] = useState<'new' | 'own'>('new');
@@ -36,7 +36,7 @@ export function MergeDialog({ calendar, calendars, onClose }: Props) {
   async function merge() {
     if (!into) return;
     const choice = { join: twins === 'join', keepInk: ink === 'own' };
-    if (await work({ kind: 'merge', from: calendar.id, into, choice })) onClose();
+    if (await act({ kind: 'mergeCalendars', from: calendar.id, into, choice })) onClose();
   }
 
   return (

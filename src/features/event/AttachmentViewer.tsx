@@ -4,7 +4,7 @@ import { ActivityIndicator, Button, Text } from 'react-native-paper';
 import { openingOf, sayBytes } from '@/core/files/opening';
 import { downloadBlob } from '@/data/browser';
 import { useEngine } from '@/data/engineContext';
-import type { Attachment } from '@/engine/keeper';
+import type { Attachment } from '@/engine/files/attachmentStore';
 import { Dialog } from '@/ui/Dialog';
 
 /** Letters of a text that are shown at once. */
@@ -25,7 +25,7 @@ export function AttachmentViewer({ file, onClose }: { file: Attachment; onClose(
     let url: string | null = null;
     let isGone = false;
     async function load() {
-      const content = await engine?.fileContent(file.id);
+      const content = await engine?.files.fileContent(file.id);
       if (isGone) return;
       setBlob(content ?? null);
       const opening = openingOf(file);

@@ -1,18 +1,15 @@
-import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Occurrence } from '@/core/agenda/occurrence';
-import { copyTo } from '@/core/editing/edits';
 import type { Scope } from '@/core/editing/series/edit';
 import { SCOPE_NAMES, sayReach } from '@/core/editing/series/sayScopes';
 import { scopeChoices } from '@/core/editing/series/scopes';
-import { copySeriesTo } from '@/core/editing/series/copy';
 import type { Calendar } from '@/core/model/calendar';
 import { dayOfWall } from '@/core/time/civil';
 import { count, sayDay, SHORT_DAY } from '@/core/time/words';
 import { titleOf } from '@/core/model/titleOf';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import type { Preferences } from '@/data/preferences';
 import { useEvent } from '@/data/queries';
 import { PanelFrame } from '@/ui/PanelFrame';
@@ -35,7 +32,7 @@ const NEAR_DAYS = [1, 2, 7, 14];
 export function CopyPanel({ occurrence, calendars, preferences, onDone }: Props) {
   const { clock, wording, firstWeekday } = preferences;
   const { data: event } = useEvent(occurrence.eventId);
-  const { copy } = useActions();
+  const act = useDo();
   const [now] = useState(() => Date.now());
   const from = dayOfWall(occurrence.start);
   const [days, setDays] = useState<number[]>([]);
@@ -49,20 +46,8 @@ export function CopyPanel({ occurrence, calendars, preferences, onDone }: Props)
     setDays((last) => (last.includes(day) ? last.filter((d) => d !== day) : [...last, day]));
 
   async function keep() {
-    if (!event) return;
-    const sorted = days.toSorted((a, b) => a - b);
-    const copies = sorted.map((day) => {
-      const id = nanoid(12);
-      const { dateKey } = occurrence;
-      return scope === 'this' || dateKey === null
-        ? copyTo(event, occurrence, { day, calendarId, id, viewZone: clock, now })
-        : copySeriesTo(event, dateKey, scope, { day, calendarId, id, now });
-    });
-    const label =
-      scope === 'this'
-        ? undefined
-        : `Copied ${scope === 'later' ? 'later dates' : 'every date'} of “${titleOf(event)}”`;
-    if (await copy(event, copies, label)) onDone();
+    if (await act({ kind: 'copyEvent', occurrence, scope, days, calendarId, zone: clock }))
+      onDone();
   }
 
   return (

@@ -16,7 +16,7 @@ import { cityOf } from '@/core/time/zoneNames';
 import { zoneOnDay } from '@/core/time/sheetClock';
 import { instantOf } from '@/core/time/zones';
 import { titleOf } from '@/core/model/titleOf';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { NEW_EVENT } from '@/data/drafts';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
@@ -69,7 +69,7 @@ export function EditorPanel(props: Props) {
   const { zone: home, clock, wording } = preferences;
   const palette = usePalette();
   const instant = useNow();
-  const { add, edit, editDates } = useActions();
+  const act = useDo();
   const [asking, setAsking] = useState<DateEdit | null>(null);
   const [isRepeatOpen, setRepeatOpen] = useState(false);
   const [areLooksOpen, setLooksOpen] = useState(false);
@@ -80,13 +80,18 @@ export function EditorPanel(props: Props) {
   const close = useLeaving(editor, isNew, onDone);
   const { event, date, control, form, setValue, problem, isInSeries, repeat, draft } = editor;
 
+  const keeping = (draft: CalendarEvent) =>
+    isNew
+      ? ({ kind: 'addEvent', event: draft } as const)
+      : ({ kind: 'editEvent', before: event, after: draft } as const);
+
   const keep = editor.handleSubmit(async (values) => {
     if (isInSeries) {
       const change = editor.dateEdit(values);
       if (editor.changes(change)) setAsking(change);
       else close.done();
     } else if (!isNew && !editor.isChanged) close.done();
-    else if (draft && (isNew ? await add(draft) : await edit(event, draft))) close.done();
+    else if (draft && (await act(keeping(draft)))) close.done();
   });
 
   if (asking && dateKey !== null)
@@ -98,7 +103,14 @@ export function EditorPanel(props: Props) {
         edit={asking}
         preferences={preferences}
         onChoose={async (reach) =>
-          (await editDates(event.id, dateKey, asking, reach, 'Changed')) && close.done()
+          (await act({
+            kind: 'editSeriesDates',
+            id: event.id,
+            key: dateKey,
+            edit: asking,
+            reach,
+            verb: 'Changed',
+          })) && close.done()
         }
         onCancel={() => setAsking(null)}
       />

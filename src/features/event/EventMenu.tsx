@@ -7,7 +7,8 @@ import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import { dayOfWall } from '@/core/time/civil';
 import { titleOf } from '@/core/model/titleOf';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
+import type { SetField } from '@/engine/commands/events';
 import { useCategories, useEvent } from '@/data/queries';
 import { useCopyAddress } from '@/data/useCopyAddress';
 import { useExports } from '@/data/useExports';
@@ -50,7 +51,7 @@ export function EventMenu(props: Props) {
   const copyAddress = useCopyAddress();
   const { data: event } = useEvent(o.eventId);
   const categories = useCategories();
-  const { editById, remove, removeDates } = useActions();
+  const act = useDo();
   const [part, setPart] = useState<Part | null>(null);
   const calendar = calendars.find(({ id }) => id === o.calendarId);
   if (!event || !calendar) return null;
@@ -63,16 +64,16 @@ export function EventMenu(props: Props) {
     then();
   };
   /** Of the whole event: all dates of a series have the same. */
-  const setWhole = (fields: Partial<CalendarEvent>, verb: string) => {
+  const setWhole = (change: SetField) => {
     onClose();
-    void editById(event.id, verb, (latest) => ({ ...latest, ...fields }));
+    void act({ kind: 'setField', id: event.id, ...change });
   };
   /** Of this date, or of others as the person then says. */
-  const setDate = (fields: Partial<CalendarEvent>, verb: string) => {
-    if (!isSeries) setWhole(fields, verb);
+  const setDate = (change: SetField) => {
+    if (!isSeries) setWhole(change);
     else {
       onClose();
-      props.onChangeDate(event, fields);
+      props.onChangeDate(event, { [change.field]: change.value });
     }
   };
 
@@ -91,12 +92,10 @@ export function EventMenu(props: Props) {
               <InkChoice
                 name="Its own ink"
                 ink={event.inkOverride ?? null}
-                onChoose={(ink) => setWhole({ inkOverride: ink }, 'Gave an ink to')}
+                onChoose={(ink) => setWhole({ field: 'inkOverride', value: ink })}
               />
               {event.inkOverride && (
-                <Button
-                  onPress={() => setWhole({ inkOverride: undefined }, 'Took the own ink from')}
-                >
+                <Button onPress={() => setWhole({ field: 'inkOverride', value: undefined })}>
                   {`As ${calendar.name}`}
                 </Button>
               )}
@@ -105,23 +104,21 @@ export function EventMenu(props: Props) {
           {part === 'icon' && (
             <IconChoice
               icon={event.icon}
-              onChoose={(icon) =>
-                setWhole({ icon }, icon ? 'Gave an icon to' : 'Took the icon from')
-              }
+              onChoose={(icon) => setWhole({ field: 'icon', value: icon })}
             />
           )}
           {part === 'categories' && (
             <CategoryPart
               categories={categories}
               chosen={date.categoryIds}
-              onKeep={(categoryIds) => setDate({ categoryIds }, 'Set the categories of')}
+              onKeep={(categoryIds) => setDate({ field: 'categoryIds', value: categoryIds })}
             />
           )}
           {part === 'calendar' && (
             <CalendarChoice
               calendars={calendars.filter(({ kind }) => kind === 'own')}
               chosenId={event.calendarId}
-              onChoose={(calendarId) => setWhole({ calendarId }, 'Moved to another calendar:')}
+              onChoose={(calendarId) => setWhole({ field: 'calendarId', value: calendarId })}
             />
           )}
           {part === 'availability' && (
@@ -130,7 +127,7 @@ export function EventMenu(props: Props) {
               isNameHidden
               value={date.availability}
               options={AVAILABILITIES}
-              onChoose={(availability) => setDate({ availability }, 'Set the availability of')}
+              onChoose={(availability) => setDate({ field: 'availability', value: availability })}
             />
           )}
           {isSeries && part !== 'categories' && part !== 'availability' && (
@@ -177,7 +174,15 @@ export function EventMenu(props: Props) {
           {
             label: 'Skip this date',
             icon: 'calendar-remove-outline',
-            onPress: leave(() => void removeDates(event.id, o.dateKey!, 'this')),
+            onPress: leave(
+              () =>
+                void act({
+                  kind: 'removeSeriesDates',
+                  id: event.id,
+                  key: o.dateKey!,
+                  scope: 'this',
+                }),
+            ),
           },
         ]
       : []),
@@ -187,7 +192,9 @@ export function EventMenu(props: Props) {
             label: isSeries ? 'Remove…' : 'Remove',
             icon: 'trash-can-outline',
             isRemoval: true,
-            onPress: leave(() => (isSeries ? props.onRemove() : void remove(event))),
+            onPress: leave(() =>
+              isSeries ? props.onRemove() : void act({ kind: 'removeEvents', ids: [event.id] }),
+            ),
           },
         ]
       : []),

@@ -7,7 +7,7 @@ import type { CalendarEvent } from '@/core/model/event';
 import { parseLocal, dayOfWall } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayDay, saySpan } from '@/core/time/words';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { usePalette } from '@/ui/theme/theme';
 
 const FORM = { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' } as const;
@@ -32,7 +32,7 @@ function sayChange(event: CalendarEvent, key: string, wording: Wording): string 
 
 /** Dates of a series that were skipped or changed, each with the way back. */
 export function ExceptionList({ event, wording }: { event: CalendarEvent; wording: Wording }) {
-  const { restoreDate } = useActions();
+  const act = useDo();
   const palette = usePalette();
   const exceptions = exceptionsOf(event);
   if (!exceptions.length) return null;
@@ -58,7 +58,9 @@ export function ExceptionList({ event, wording }: { event: CalendarEvent; wordin
                 compact
                 icon="restore"
                 accessibilityLabel={`Restore ${day}`}
-                onPress={() => void restoreDate(event.id, key, isSkipped)}
+                onPress={() =>
+                  void act({ kind: 'restoreSeriesDate', id: event.id, key, isSkipped })
+                }
               >
                 Restore
               </Button>

@@ -5,7 +5,7 @@ import { filesNamedBy } from '@/core/files/attached';
 import { sayBytes } from '@/core/files/opening';
 import type { CalendarEvent } from '@/core/model/event';
 import { count } from '@/core/time/words';
-import type { Attachment } from '@/engine/keeper';
+import type { Attachment } from '@/engine/files/attachmentStore';
 import { FileRows } from '@/ui/FileRows';
 import { LinkedText } from '@/ui/LinkedText';
 import { AttachmentViewer } from './AttachmentViewer';

@@ -11,7 +11,7 @@ import { parseLocal } from '@/core/time/civil';
 import { count, SHORT_DAY, saySpan } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
 import { titleOf } from '@/core/model/titleOf';
-import type { Reach } from '@/data/actions';
+import type { Reach } from '@/engine/commands/series';
 import { useMessages } from '@/data/messages';
 import type { Preferences } from '@/data/preferences';
 import { PanelFrame } from '@/ui/PanelFrame';

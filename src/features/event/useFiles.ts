@@ -1,16 +1,15 @@
-import { count } from '@/core/time/words';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { downloadBlob } from '@/data/browser';
 import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
 import { hasRoomFor } from '@/data/persistence';
-import type { Attachment } from '@/engine/keeper';
+import type { Attachment } from '@/engine/files/attachmentStore';
 
 /** What can be done with files on events. */
 export function useFiles() {
   const { engine } = useEngine();
   const { complain } = useMessages();
-  const { editById, detach } = useActions();
+  const act = useDo();
 
   return {
     async attach(eventId: string, files: readonly File[]) {
@@ -22,23 +21,21 @@ export function useFiles() {
           continue;
         }
         try {
-          kept.push(await engine.keepFile(file, Date.now()));
+          kept.push(await engine.files.keepFile(file, Date.now()));
         } catch (error) {
           complain((error as Error).message);
         }
       }
       if (!kept.length) return;
-      await editById(eventId, `Attached ${count(kept.length, 'file')} to`, (event) => ({
-        ...event,
-        attachments: [...event.attachments, ...kept],
-      }));
+      await act({ kind: 'attachFiles', id: eventId, files: kept });
     },
     async download(file: Attachment) {
-      const blob = await engine?.fileContent(file.id);
+      const blob = await engine?.files.fileContent(file.id);
       if (blob) downloadBlob(file.name, blob);
       else complain(`What was in ${file.name} is not here any more.`);
     },
     /** Takes files off their events, as one change. */
-    remove: (files: readonly { id: string; eventId: string }[]) => detach(files),
+    remove: (files: readonly { id: string; eventId: string }[]) =>
+      act({ kind: 'detachFiles', files }),
   };
 }

@@ -10,7 +10,7 @@ import type { Calendar } from '@/core/model/calendar';
 import { sayLength, saySpan } from '@/core/time/words';
 import { MINUTE } from '@/core/time/civil';
 import { wallFromInstant } from '@/core/time/zones';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { TODAY_LINE, useDraft } from '@/data/drafts';
 import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
@@ -30,7 +30,7 @@ interface Props {
 export function JotLine({ day, calendars, preferences }: Props) {
   const { clock, wording, settings, workdays } = preferences;
   const palette = usePalette();
-  const { add } = useActions();
+  const act = useDo();
   const { say } = useMessages();
   const categories = useCategories();
   // What was begun here waits here.
@@ -68,7 +68,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
     if (line.trim() === '') return;
     // Typed faster than the store opens: not kept, and not without a word.
     if (!isGood) return say('Your calendars are still being opened. Try again in a moment.');
-    if (await add(made(Date.now()))) type('');
+    if (await act({ kind: 'addEvent', event: made(Date.now()) })) type('');
   }
 
   return (

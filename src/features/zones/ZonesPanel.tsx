@@ -8,7 +8,7 @@ import type { Travel } from '@/core/time/sheetClock';
 import { travelBetween, travelProblem } from '@/core/time/sheetClock';
 import { SHORT_DAY, sayDay } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import type { Preferences } from '@/data/preferences';
 import { PanelFrame } from '@/ui/PanelFrame';
 import { DayField } from '@/ui/DayField';
@@ -74,7 +74,7 @@ function WatchedRow({
 
 function Stays({ preferences, today }: Pick<Props, 'preferences' | 'today'>) {
   const { settings, wording, firstWeekday } = preferences;
-  const { set } = useActions();
+  const act = useDo();
   const { hairline } = usePalette();
   const [zone, setZone] = useState<string | null>(null);
   const [days, setDays] = useState({ from: today + 7, to: today + 9 });
@@ -90,7 +90,9 @@ function Stays({ preferences, today }: Pick<Props, 'preferences' | 'today'>) {
   async function keep() {
     if (!zone || problem) return;
     const travel = [...settings.travel, stay].sort((a, b) => (a.from < b.from ? -1 : 1));
-    if (await set(settings, { travel }, `Added travel to ${cityOf(zone)}`)) setZone(null);
+    const label = `Added travel to ${cityOf(zone)}`;
+    if (await act({ kind: 'setSettings', before: settings, fields: { travel }, label }))
+      setZone(null);
   }
 
   return (
@@ -112,11 +114,12 @@ function Stays({ preferences, today }: Pick<Props, 'preferences' | 'today'>) {
               size={20}
               accessibilityLabel={`Remove travel to ${cityOf(one.zone)}`}
               onPress={() =>
-                void set(
-                  settings,
-                  { travel: settings.travel.filter((other) => other !== one) },
-                  `Removed travel to ${cityOf(one.zone)}`,
-                )
+                void act({
+                  kind: 'setSettings',
+                  before: settings,
+                  fields: { travel: settings.travel.filter((other) => other !== one) },
+                  label: `Removed travel to ${cityOf(one.zone)}`,
+                })
               }
               style={styles.icon}
             />
@@ -168,9 +171,10 @@ function Stays({ preferences, today }: Pick<Props, 'preferences' | 'today'>) {
 /** Other zones: those watched, their hours on the sheet, the sheet seen as in one, and travel. */
 export function ZonesPanel({ preferences, today, seenAs, onSeeAs, onClose }: Props) {
   const { settings, wording, zone: home } = preferences;
-  const { set } = useActions();
+  const act = useDo();
   const { zones } = settings;
-  const change = (fields: Partial<Settings>, label: string) => void set(settings, fields, label);
+  const change = (fields: Partial<Settings>, label: string) =>
+    void act({ kind: 'setSettings', before: settings, fields, label });
   const isFull = zones.length >= MOST_ZONES;
 
   function watch(zone: string, label: string) {

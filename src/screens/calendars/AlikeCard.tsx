@@ -3,7 +3,7 @@ import { Button, Text } from 'react-native-paper';
 import { alikeInks, inkName } from '@/core/calendars/inks';
 import type { Calendar } from '@/core/model/calendar';
 import { joinWords } from '@/core/time/words';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { Card } from '@/ui/Card';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
@@ -12,7 +12,7 @@ import { usePalette } from '@/ui/theme/theme';
 /** Which shown calendars are hard to tell apart, with the ink that would help. */
 export function AlikeCard({ calendars }: { calendars: readonly Calendar[] }) {
   const palette = usePalette();
-  const { editCalendar } = useActions();
+  const act = useDo();
   const found = alikeInks(calendars.filter(({ shown, listed }) => shown && listed));
   if (!found.length) return null;
   return (
@@ -33,11 +33,7 @@ export function AlikeCard({ calendars }: { calendars: readonly Calendar[] }) {
             compact
             mode="outlined"
             onPress={() =>
-              void editCalendar(
-                calendar,
-                { ink: better },
-                `Gave ${calendar.name} the ink ${inkName(better)}`,
-              )
+              void act({ kind: 'editCalendar', before: calendar, fields: { ink: better } })
             }
           >
             {`${calendar.name} in ${inkName(better)}`}

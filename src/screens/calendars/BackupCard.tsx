@@ -7,7 +7,7 @@ import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
 import { usePreferences } from '@/data/preferences';
 import { KINDS } from '@/core/model/kinds';
-import type { RestorePreview } from '@/engine/keeper';
+import type { RestorePreview } from '@/engine/files/backupService';
 import { Card } from '@/ui/Card';
 import { Dialog } from '@/ui/Dialog';
 import { sayInstant } from '@/features/calendars/FeedDialog';
@@ -112,7 +112,7 @@ export function BackupCard() {
     const now = Date.now();
     const name = `Orderly Week backup ${new Date(now).toISOString().slice(0, 10)}.json`;
     try {
-      const { file, records, files, aside } = await engine.backup(now);
+      const { file, records, files, aside } = await engine.files.backup(now);
       downloadBlob(name, file);
       const more = aside ? `, ${count(aside, 'record')} that could not be read` : '';
       say(
@@ -125,7 +125,7 @@ export function BackupCard() {
 
   async function look(file: File) {
     try {
-      if (engine) setPreview(await engine.previewRestore(file));
+      if (engine) setPreview(await engine.files.previewRestore(file));
     } catch (error) {
       complain(`${file.name}: ${(error as Error).message}`);
     }
@@ -134,7 +134,7 @@ export function BackupCard() {
   async function restore() {
     setPreview(null);
     try {
-      if (engine) say(await engine.restore(Date.now()), { offers: ['undo'] });
+      if (engine) say(await engine.files.restore(Date.now()), { offers: ['undo'] });
     } catch (error) {
       complain(`That could not be restored: ${(error as Error).message}`);
     }

@@ -16,10 +16,9 @@ import { CSS } from '@dnd-kit/utilities';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton, Switch, Text } from 'react-native-paper';
-import { reordered } from '@/core/calendars/showing';
 import type { Calendar } from '@/core/model/calendar';
 import { count } from '@/core/time/words';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { usePreferences } from '@/data/preferences';
 import { Icon } from '@/ui/icons/Icon';
 import { Mark } from '@/ui/Mark';
@@ -38,7 +37,7 @@ interface RowProps {
 function Row({ calendar, events, isDefault, onMenu }: RowProps) {
   const palette = usePalette();
   const preferences = usePreferences();
-  const { show } = useActions();
+  const act = useDo();
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: calendar.id,
   });
@@ -93,7 +92,9 @@ function Row({ calendar, events, isDefault, onMenu }: RowProps) {
       />
       <Switch
         value={calendar.shown}
-        onValueChange={(shown) => void show(calendar, shown)}
+        onValueChange={(shown) =>
+          void act({ kind: 'editCalendar', before: calendar, fields: { shown } })
+        }
         aria-label={`Show ${calendar.name}`}
       />
     </div>
@@ -112,7 +113,7 @@ export function CalendarList({
   counts: Readonly<Record<string, number>>;
   name: string;
 }) {
-  const { arrange } = useActions();
+  const act = useDo();
   const { settings } = usePreferences();
   const [menuFor, setMenuFor] = useState<string | null>(null);
   const sensors = useSensors(
@@ -139,8 +140,8 @@ export function CalendarList({
         },
       }}
       onDragEnd={({ active, over }) => {
-        const moved = over ? reordered(all, String(active.id), String(over.id)) : [];
-        if (moved.length) void arrange(all, moved, `Moved ${nameOf(active.id)} in the list`);
+        if (!over || over.id === active.id) return;
+        void act({ kind: 'moveCalendar', id: String(active.id), toId: String(over.id) });
       }}
     >
       <SortableContext items={calendars.map(({ id }) => id)} strategy={verticalListSortingStrategy}>

@@ -4,7 +4,8 @@ import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 import { freeInk } from '@/core/calendars/inks';
 import type { Category } from '@/core/model/others';
-import { useActions } from '@/data/actions';
+import { count } from '@/core/time/words';
+import { useDo, usePreview } from '@/data/commands';
 import { useCategories } from '@/data/queries';
 import { Card } from '@/ui/Card';
 import { CategoryDot } from '@/ui/CategoryDot';
@@ -21,7 +22,7 @@ interface DialogProps {
 }
 
 function CategoryDialog({ category, categories, onClose }: DialogProps) {
-  const { setCategory, work } = useActions();
+  const act = useDo();
   const [form, setForm] = useState<Category>(
     () =>
       category ?? {
@@ -31,6 +32,9 @@ function CategoryDialog({ category, categories, onClose }: DialogProps) {
         order: Math.max(-1, ...categories.map(({ order }) => order)) + 1,
       },
   );
+  const taking = category && ({ kind: 'removeCategory', id: category.id } as const);
+  // The category itself is not among the events that lose it.
+  const reached = usePreview(taking)?.counts.event ?? 0;
   const name = form.name.trim();
   const isTaken = categories.some(
     (other) => other.id !== form.id && other.name.toLowerCase() === name.toLowerCase(),
@@ -38,8 +42,13 @@ function CategoryDialog({ category, categories, onClose }: DialogProps) {
   const isGood = name !== '' && !isTaken;
 
   async function keep() {
-    const label = category ? `Changed the category ${name}` : `Made the category ${name}`;
-    if (isGood && (await setCategory(category, { ...form, name }, label))) onClose();
+    if (!isGood) return;
+    const done = await act({
+      kind: 'keepCategory',
+      before: category,
+      category: { ...form, name },
+    });
+    if (done) onClose();
   }
 
   return (
@@ -48,14 +57,14 @@ function CategoryDialog({ category, categories, onClose }: DialogProps) {
       onClose={onClose}
       footer={
         <>
-          {category && (
+          {taking && (
             <Button
               onPress={() => {
                 onClose();
-                void work({ kind: 'removeCategory', id: category.id });
+                void act(taking);
               }}
             >
-              Remove from all events
+              {reached === 0 ? 'Remove' : `Remove from ${count(reached, 'event')}`}
             </Button>
           )}
           <Button mode="contained" disabled={!isGood} onPress={() => void keep()}>

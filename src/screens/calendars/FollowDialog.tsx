@@ -7,9 +7,9 @@ import type { Calendar } from '@/core/model/calendar';
 import { newCalendar } from '@/core/model/calendar';
 import { nextInkAndMark } from '@/core/model/inks';
 import { count } from '@/core/time/words';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { useEngine } from '@/data/engineContext';
-import type { FeedLook } from '@/engine/feedSync';
+import type { FeedLook } from '@/engine/feeds/feedSync';
 import { Dialog } from '@/ui/Dialog';
 import { TextField } from '@/ui/TextField';
 import { ToggleChip } from '@/ui/ToggleChip';
@@ -31,7 +31,7 @@ export function FollowDialog({
   onClose(): void;
 }) {
   const { engine } = useEngine();
-  const { change } = useActions();
+  const act = useDo();
   const [address, setAddress] = useState('');
   const [name, setName] = useState('');
   const [isClosures, setClosures] = useState(false);
@@ -42,7 +42,7 @@ export function FollowDialog({
     if (!engine) return;
     setStep({ kind: 'looking' });
     try {
-      const found = await engine.lookAtFeed(file ?? where, Date.now());
+      const found = await engine.feeds.lookAt(file ?? where, Date.now());
       setName(found.name || file?.name.replace(/\.[^.]*$/, '') || 'Followed calendar');
       setStep({ kind: 'found', look: found, file });
     } catch (error) {
@@ -67,12 +67,9 @@ export function FollowDialog({
         news: [],
       },
     });
-    const done = await change(`Followed ${calendar.name}`, [
-      { type: 'calendar', before: null, after: calendar },
-    ]);
-    if (!done) return;
+    if (!(await act({ kind: 'addCalendar', calendar }))) return;
     onClose();
-    await engine?.refreshFeed(id, Date.now(), file ?? undefined);
+    await engine?.feeds.refresh(id, Date.now(), file ?? undefined);
   }
 
   const isTaken = calendars.some((c) => c.name.toLowerCase() === name.trim().toLowerCase());

@@ -7,7 +7,7 @@ import type { DateOrder } from '@/core/files/csv/dates';
 import { readDate } from '@/core/files/csv/dates';
 import type { Wording } from '@/core/time/words';
 import { count, LONG_DAY, sayDay } from '@/core/time/words';
-import type { TableLook } from '@/engine/importer';
+import type { TableLook } from '@/engine/files/importer';
 import { Card } from '@/ui/Card';
 import { Choice } from '@/ui/Choice';
 import { usePalette } from '@/ui/theme/theme';

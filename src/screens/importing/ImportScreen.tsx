@@ -7,10 +7,10 @@ import { rememberColumns } from '@/core/files/csv/columns';
 import { newCalendar } from '@/core/model/calendar';
 import { nextInkAndMark } from '@/core/model/inks';
 import { count } from '@/core/time/words';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars } from '@/data/queries';
-import type { ImportPreview, ImportTarget } from '@/engine/importer';
+import type { ImportPreview, ImportTarget } from '@/engine/files/importer';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Card } from '@/ui/Card';
 import { Page } from '@/ui/Page';
@@ -87,7 +87,7 @@ export function ImportScreen() {
   const palette = usePalette();
   const { state, isReady, read, readTable, backToColumns, keep, stop } = useImport();
   const { settings, zone, wording } = usePreferences();
-  const { set } = useActions();
+  const act = useDo();
 
   const readRows = (table: OpenTable) =>
     readTable(table, { zone, defaultLength: settings.defaultLength, now: Date.now() });
@@ -97,11 +97,12 @@ export function ImportScreen() {
     const { csvColumns } = settings;
     const chosen = rememberColumns(look.columns, choice.columns);
     if (JSON.stringify(csvColumns[look.signature]) === JSON.stringify(chosen)) return;
-    await set(
-      settings,
-      { csvColumns: { ...csvColumns, [look.signature]: chosen } },
-      `Remembered the columns of ${look.fileName}`,
-    );
+    await act({
+      kind: 'setSettings',
+      before: settings,
+      fields: { csvColumns: { ...csvColumns, [look.signature]: chosen } },
+      label: `Remembered the columns of ${look.fileName}`,
+    });
   }
 
   const back = (

@@ -5,7 +5,7 @@ import { wallOf } from '@/core/model/common';
 import { count, saySpan } from '@/core/time/words';
 import { titleOf } from '@/core/model/titleOf';
 import { usePreferences } from '@/data/preferences';
-import type { ImportPreview, ImportRow } from '@/engine/importer';
+import type { ImportPreview, ImportRow } from '@/engine/files/importer';
 import { Card } from '@/ui/Card';
 import { usePalette } from '@/ui/theme/theme';
 

@@ -5,7 +5,12 @@ import { useMessages } from '@/data/messages';
 import { hasRoomFor } from '@/data/persistence';
 import type { TableChoice } from './ColumnsStep';
 import type { TableReading } from '@/core/files/csv/rows';
-import type { ImportPreview, ImportProgress, ImportTarget, TableLook } from '@/engine/importer';
+import type {
+  ImportPreview,
+  ImportProgress,
+  ImportTarget,
+  TableLook,
+} from '@/engine/files/importer';
 
 export type ImportState =
   | { step: 'choose'; problem: string | null }
@@ -29,12 +34,12 @@ export function useImport() {
   const [state, setState] = useState<ImportState>({ step: 'choose', problem: null });
 
   const stop = useCallback(() => {
-    void engine?.stopImport();
+    void engine?.files.stopImport();
     setState({ step: 'choose', problem: null });
   }, [engine]);
 
   // Leaving the screen stops what is being read.
-  useEffect(() => () => void engine?.stopImport(), [engine]);
+  useEffect(() => () => void engine?.files.stopImport(), [engine]);
 
   const read = useCallback(
     async (files: File[]) => {
@@ -53,13 +58,13 @@ export function useImport() {
         if (table && files.length > 1)
           throw new Error('Tables (.csv) come in one at a time, and not with calendar files.');
         if (table) {
-          const look = await engine.openTable(table);
+          const look = await engine.files.openTable(table);
           setState((last) =>
             last.step === 'reading' ? { step: 'columns', look, chosen: null } : last,
           );
           return;
         }
-        const preview = await engine.previewImport(files, Date.now(), proxy(onProgress));
+        const preview = await engine.files.previewImport(files, Date.now(), proxy(onProgress));
         setState((last) =>
           last.step === 'reading' ? { step: 'preview', preview, table: null } : last,
         );
@@ -75,7 +80,7 @@ export function useImport() {
     async (table: OpenTable, reading: Omit<TableReading, keyof TableChoice>) => {
       if (!engine) return;
       try {
-        const preview = await engine.previewTable({ ...table.choice, ...reading });
+        const preview = await engine.files.previewTable({ ...table.choice, ...reading });
         setState({ step: 'preview', preview, table });
       } catch (error) {
         setState({ step: 'choose', problem: (error as Error).message });
@@ -92,7 +97,7 @@ export function useImport() {
       if (!engine) return;
       setState({ step: 'keeping', preview, table });
       try {
-        const { added, updated, label } = await engine.applyImport(target, Date.now());
+        const { added, updated, label } = await engine.files.applyImport(target, Date.now());
         say(label, { offers: added + updated > 0 ? ['undo'] : [] });
         setState({ step: 'done', text: `${label}: ${added} new, ${updated} updated.` });
       } catch (error) {

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet } from 'react-native';
 import { Button } from 'react-native-paper';
 import type { Calendar } from '@/core/model/calendar';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import type { Preferences } from '@/data/preferences';
 import { CalendarMenu, useShowing } from '@/features/calendars/CalendarMenu';
 import { CalendarChip } from '@/ui/CalendarChip';
@@ -34,7 +34,7 @@ export function CalendarStrip({
   first: ReactNode;
 }) {
   const { settings } = preferences;
-  const { show, set } = useActions();
+  const act = useDo();
   const showing = useShowing(everywhere);
   const [menuFor, setMenuFor] = useState<string | null>(null);
   const chosen = calendars.find(({ id }) => id === menuFor);
@@ -88,7 +88,11 @@ export function CalendarStrip({
                         ? hereIds.filter((id) => id !== calendar.id)
                         : [...hereIds, calendar.id],
                     )
-                  : void show(calendar, !calendar.shown)
+                  : void act({
+                      kind: 'editCalendar',
+                      before: calendar,
+                      fields: { shown: !calendar.shown },
+                    })
               }
               onMenu={() => setMenuFor(calendar.id)}
             />
@@ -98,11 +102,12 @@ export function CalendarStrip({
             icon="palette-outline"
             style={styles.button}
             onPress={() =>
-              void set(
-                settings,
-                { colourBy: isByCategory ? 'calendar' : 'category' },
-                isByCategory ? 'Inks by calendar' : 'Inks by category',
-              )
+              void act({
+                kind: 'setSettings',
+                before: settings,
+                fields: { colourBy: isByCategory ? 'calendar' : 'category' },
+                label: isByCategory ? 'Inks by calendar' : 'Inks by category',
+              })
             }
           >
             {isByCategory ? 'Inks by category' : 'Inks by calendar'}

@@ -6,7 +6,7 @@ import { calendarForNew } from '@/core/calendars/showing';
 import type { Span } from '@/core/layout/drag';
 import type { Calendar } from '@/core/model/calendar';
 import { dayOfWall } from '@/core/time/civil';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { useEngine } from '@/data/engineContext';
 import type { Preferences } from '@/data/preferences';
 import { useEvent } from '@/data/queries';
@@ -72,7 +72,7 @@ function AskScope({
   onPutBack,
   onClose,
 }: { ask: ScopeAsk } & Pick<Props, 'preferences' | 'onPutBack' | 'onClose'>) {
-  const { editDates, removeDates } = useActions();
+  const act = useDo();
   const { event, dateKey, occurrence, verb, done, edit } = ask;
   // A panel that is left in any way but by its button has done nothing.
   const isDone = useRef(false);
@@ -94,9 +94,12 @@ function AskScope({
       edit={edit}
       preferences={preferences}
       onChoose={async (reach) => {
-        isDone.current = edit
-          ? await editDates(event.id, dateKey, edit, reach, done)
-          : await removeDates(event.id, dateKey, reach.scope);
+        const series = { id: event.id, key: dateKey };
+        isDone.current = await act(
+          edit
+            ? { kind: 'editSeriesDates', ...series, edit, reach, verb: done }
+            : { kind: 'removeSeriesDates', ...series, scope: reach.scope },
+        );
         onClose();
       }}
       onCancel={onClose}
@@ -111,7 +114,7 @@ export function PlanPanel(props: Props) {
   const { engine } = useEngine();
 
   async function askToRemove(occurrence: Occurrence) {
-    const event = await engine?.event(occurrence.eventId);
+    const event = await engine?.queries.event(occurrence.eventId);
     const { dateKey } = occurrence;
     if (event && dateKey !== null)
       onPanel({

@@ -7,7 +7,7 @@ import type { Span } from '@/core/layout/drag';
 import { DAY, dayOfWall, startOfWeek } from '@/core/time/civil';
 import { cityOf } from '@/core/time/zoneNames';
 import { turnName } from '@/core/view/spanWords';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { useTellInSight } from '@/data/inSight';
 import { useMessages } from '@/data/messages';
 import { useWallNow } from '@/data/now';
@@ -103,7 +103,7 @@ export function PlanScreen() {
   );
   const content = useSheetContent(place, preferences, { today, calendars });
   const lensing = useLensPicking(place, preferences, today);
-  const { setLens } = useActions();
+  const act = useDo();
   const { title } = content;
 
   // The day that a jotted line without a date means: today when it is in sight, else the first shown.
@@ -225,11 +225,12 @@ export function PlanScreen() {
             onLenses={() => setDialog('lenses')}
             onUpdateLens={() =>
               lensing.current &&
-              void setLens(
-                lensing.current,
-                { ...lensing.current, view },
-                `Updated the lens ${lensing.current.name}`,
-              )
+              void act({
+                kind: 'keepLens',
+                before: lensing.current,
+                lens: { ...lensing.current, view },
+                isView: true,
+              })
             }
             isOpen={dialog === 'view'}
             onOpen={(isOpen) => setDialog(isOpen ? 'view' : null)}

@@ -6,10 +6,11 @@ import type { CalendarEvent } from '@/core/model/event';
 import { nextWorkday } from '@/core/model/workweek';
 import { DAY, dayOfWall } from '@/core/time/civil';
 import { instantFromWall } from '@/core/time/zones';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
 import type { Preferences } from '@/data/preferences';
+import { useShowAt } from '@/data/showAt';
 import type { Panel } from './usePlan';
 
 /** Moving, stretching, removing and changing what stands on the sheet; dates of series ask for their scope. */
@@ -18,11 +19,12 @@ export function useMoves(
   setPanel: (panel: Panel) => void,
 ) {
   const { engine } = useEngine();
-  const actions = useActions();
+  const act = useDo();
+  const showAt = useShowAt();
   const { say } = useMessages();
 
   async function drop(o: Occurrence, span: Span) {
-    actions.showAt(o.id, {
+    showAt(o.id, {
       start: span.start,
       end: span.end,
       startMs: instantFromWall(span.start, clock),
@@ -30,22 +32,24 @@ export function useMoves(
     });
     const isMove = span.start !== o.start && span.end - span.start === o.end - o.start;
     const edge = span.start !== o.start ? 'start' : 'end';
-    const moved = (event: CalendarEvent) =>
-      isMove
-        ? movedTimes(event, span.start, clock)
-        : stretchedTimes(event, edge, span[edge], clock);
     if (o.dateKey === null) {
-      const done = await actions.editById(o.eventId, isMove ? 'Moved' : 'Stretched', (event) => ({
-        ...event,
-        ...moved(event),
-      }));
-      if (!done) actions.showAt(o.id, o);
+      const done = await act({
+        kind: 'moveEvent',
+        id: o.eventId,
+        span,
+        edge: isMove ? null : edge,
+        zone: clock,
+      });
+      if (!done) showAt(o.id, o);
       return;
     }
-    const event = await engine?.event(o.eventId);
+    const event = await engine?.queries.event(o.eventId);
     if (!event) return;
     const before = dateAsEvent(event, o.dateKey);
-    const edit = { before, after: { ...before, ...moved(before) } };
+    const times = isMove
+      ? movedTimes(before, span.start, clock)
+      : stretchedTimes(before, edge, span[edge], clock);
+    const edit = { before, after: { ...before, ...times } };
     const words = isMove
       ? ({ verb: 'Move', done: 'Moved' } as const)
       : ({ verb: 'Stretch', done: 'Stretched' } as const);
@@ -59,7 +63,7 @@ export function useMoves(
     known?: CalendarEvent,
     fields: Partial<CalendarEvent> = {},
   ) {
-    const event = known ?? (await engine?.event(o.eventId));
+    const event = known ?? (await engine?.queries.event(o.eventId));
     if (!event || o.dateKey === null) return;
     const before = dateAsEvent(event, o.dateKey);
     const edit = verb === 'Change' ? { before, after: { ...before, ...fields } } : null;
@@ -78,16 +82,16 @@ export function useMoves(
 
   /** Removes an event; of a series, asks which of its dates. */
   async function remove(occurrenceId: string) {
-    const found = await engine?.whereabouts(occurrenceId, clock);
+    const found = await engine?.queries.whereabouts(occurrenceId, clock);
     if (!found) return;
     const { occurrence: o } = found;
-    const calendar = (await engine!.calendars()).find(({ id }) => id === o.calendarId);
-    const event = await engine!.event(o.eventId);
+    const calendar = (await engine!.queries.calendars()).find(({ id }) => id === o.calendarId);
+    const event = await engine!.queries.event(o.eventId);
     if (calendar?.kind === 'followed')
       say(`${calendar.name} is a followed calendar: it can be looked at, not changed.`);
     else if (o.dateKey !== null) await ask(o, 'Remove');
-    else if (event) await actions.remove(event);
+    else if (event) await act({ kind: 'removeEvents', ids: [event.id] });
   }
 
-  return { drop, ask, remove, toNextWorkday, putBack: (o: Occurrence) => actions.showAt(o.id, o) };
+  return { drop, ask, remove, toNextWorkday, putBack: (o: Occurrence) => showAt(o.id, o) };
 }

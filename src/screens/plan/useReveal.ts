@@ -3,7 +3,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { View } from '@/core/model/view';
 import { EMPTY_FILTER } from '@/core/model/view';
 import { dayOfWall } from '@/core/time/civil';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { putAsked, useAsked } from '@/data/asked';
 import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
@@ -39,7 +39,7 @@ export function bringDay(
 export function useReveal(setting: Setting): (id: string, uncovers: boolean) => void {
   const { engine, status } = useEngine();
   const { say } = useMessages();
-  const { show } = useActions();
+  const act = useDo();
   const [asked, takeUp] = useAsked();
 
   async function reveal(id: string, uncovers: boolean) {
@@ -49,7 +49,7 @@ export function useReveal(setting: Setting): (id: string, uncovers: boolean) => 
       return;
     }
     const { place, content, calendars, clock, setPanel } = setting;
-    const found = await engine.whereabouts(id, clock, content.sight);
+    const found = await engine.queries.whereabouts(id, clock, content.sight);
     if (!found) {
       say('That event is not here any more. What was removed waits in Removed.');
       return;
@@ -66,7 +66,8 @@ export function useReveal(setting: Setting): (id: string, uncovers: boolean) => 
     const isThere = content.shown !== null && place.drawn.days.includes(day);
     if (!isThere || Object.keys(fields).length) bringDay(place, content, day, fields);
     setPanel({ kind: 'details', occurrence });
-    if (isCovered && !calendarIds && calendar) await show(calendar, true);
+    if (isCovered && !calendarIds && calendar)
+      await act({ kind: 'editCalendar', before: calendar, fields: { shown: true } });
     else if (!uncovers && !isCalendarShown && calendar)
       say(`${calendar.name} is hidden here.`, { about: id });
   }

@@ -2,7 +2,7 @@ import type { RefObject } from 'react';
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { Settings } from '@/core/model/others';
 import { zoomed } from '@/core/view/scale';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 
 /** Zoom is kept once it has rested for this many ms. */
 const REST = 400;
@@ -44,7 +44,7 @@ function spread({ touches }: TouchEvent) {
  */
 export function useZoom(sheet: RefObject<HTMLElement | null>, settings: Settings, isOn: boolean) {
   const [live, setLive] = useState<number | null>(null);
-  const { setQuietly } = useActions();
+  const act = useDo();
   const anchor = useRef<Anchor | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   // What another window kept holds at once; what was kept here, unless the hand has gone on since.
@@ -56,9 +56,9 @@ export function useZoom(sheet: RefObject<HTMLElement | null>, settings: Settings
   }
   const zoom = live ?? settings.zoom;
 
-  const latest = useRef({ zoom, settings, setQuietly });
+  const latest = useRef({ zoom, settings, act });
   useEffect(() => {
-    latest.current = { zoom, settings, setQuietly };
+    latest.current = { zoom, settings, act };
   });
 
   const keep = useCallback(() => {
@@ -67,7 +67,16 @@ export function useZoom(sheet: RefObject<HTMLElement | null>, settings: Settings
     const now = latest.current;
     setAsked(now.zoom);
     if (now.zoom === now.settings.zoom) setLive(null);
-    else void now.setQuietly(now.settings, { zoom: now.zoom }, 'Changed the size of the sheet');
+    else
+      void now.act(
+        {
+          kind: 'setSettings',
+          before: now.settings,
+          fields: { zoom: now.zoom },
+          label: 'Changed the size of the sheet',
+        },
+        { isQuiet: true },
+      );
   }, []);
 
   const show = useCallback(

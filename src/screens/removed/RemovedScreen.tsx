@@ -7,7 +7,7 @@ import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
 import { count, saySpan } from '@/core/time/words';
 import { titleOf } from '@/core/model/titleOf';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
 import { usePreferences } from '@/data/preferences';
@@ -26,8 +26,7 @@ const FORM = { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric'
 function RemovedRow({ event }: { event: CalendarEvent }) {
   const palette = usePalette();
   const { wording, clock, zone: home } = usePreferences();
-  const { bringBack } = useActions();
-  const { data: gone = [] } = useRemovedCalendars();
+  const act = useDo();
   const calendar = useCalendars().find(({ id }) => id === event.calendarId);
   const span = {
     start: wallOnClock(event.start, clock),
@@ -48,12 +47,7 @@ function RemovedRow({ event }: { event: CalendarEvent }) {
       </View>
       <Button
         icon="restore"
-        onPress={() =>
-          void bringBack(
-            [event],
-            gone.map((one) => one.calendar),
-          )
-        }
+        onPress={() => void act({ kind: 'bringBackEvents', ids: [event.id] })}
         accessibilityLabel={`Bring back ${titleOf(event)}`}
       >
         Bring back
@@ -66,9 +60,8 @@ function RemovedRow({ event }: { event: CalendarEvent }) {
 export function RemovedScreen() {
   const { data: removed = [] } = useRemoved();
   const { data: calendars = [] } = useRemovedCalendars();
-  const { work } = useActions();
+  const act = useDo();
   const { engine } = useEngine();
-  const { bringBack } = useActions();
   const { say, complain } = useMessages();
   const [isAsking, setAsking] = useState(false);
   const palette = usePalette();
@@ -76,7 +69,7 @@ export function RemovedScreen() {
   async function clear() {
     setAsking(false);
     try {
-      await engine?.clearRemoved(Date.now());
+      await engine?.commands.clearRemoved(Date.now());
       say(`Cleared ${count(removed.length, 'event')} for good.`);
     } catch (error) {
       complain(`They could not be cleared: ${(error as Error).message}`);
@@ -108,7 +101,7 @@ export function RemovedScreen() {
                 <Button
                   icon="restore"
                   accessibilityLabel={`Bring back ${calendar.name}`}
-                  onPress={() => void work({ kind: 'bringBack', id: calendar.id })}
+                  onPress={() => void act({ kind: 'bringBackCalendar', id: calendar.id })}
                 >
                   Bring back
                 </Button>
@@ -126,10 +119,7 @@ export function RemovedScreen() {
               mode="outlined"
               icon="restore"
               onPress={() =>
-                void bringBack(
-                  removed,
-                  calendars.map((one) => one.calendar),
-                )
+                void act({ kind: 'bringBackEvents', ids: removed.map(({ id }) => id) })
               }
             >
               {removed.length === 1

@@ -37,7 +37,7 @@ function PictureChoice({ settings, onChange }: Props) {
 
   async function take(file: File) {
     try {
-      const kept = await engine!.keepFile(await smallPicture(file), Date.now());
+      const kept = await engine!.files.keepFile(await smallPicture(file), Date.now());
       const { id, name, bytes } = kept;
       onChange({ todayPicture: { id, name, bytes } }, 'Changed the picture behind Today');
     } catch (error) {

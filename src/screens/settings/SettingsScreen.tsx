@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { dayOfWall } from '@/core/time/civil';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
 import { Columns } from '@/ui/Columns';
@@ -18,8 +18,9 @@ export function SettingsScreen() {
   const preferences = usePreferences();
   const { settings, wording, clock } = preferences;
   const today = dayOfWall(useWallNow(clock));
-  const { set } = useActions();
-  const change: ChangeSettings = (fields, label) => void set(settings, fields, label);
+  const act = useDo();
+  const change: ChangeSettings = (fields, label) =>
+    void act({ kind: 'setSettings', before: settings, fields, label });
   return (
     <Page title="Settings" isBroad>
       <Columns

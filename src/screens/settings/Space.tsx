@@ -4,7 +4,7 @@ import { KINDS } from '@/core/model/kinds';
 import { count } from '@/core/time/words';
 import { usePersistence } from '@/data/persistence';
 import { useSpace } from '@/data/queries';
-import type { SpaceOfKind } from '@/engine/keeper';
+import type { SpaceOfKind } from '@/engine/queries/space';
 import { usePalette } from '@/ui/theme/theme';
 
 const wordsOf = (kind: SpaceOfKind['kind']) =>

@@ -3,10 +3,10 @@ import { Button, Text } from 'react-native-paper';
 import { dayOfWall, minuteOfDay } from '@/core/time/civil';
 import { SHORT_DAY, sayDay, sayMinute } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
-import { useActions } from '@/data/actions';
+import { useHistory } from '@/data/history';
 import { usePreferences } from '@/data/preferences';
 import { useChanges } from '@/data/queries';
-import type { ChangeEntry } from '@/engine/engine';
+import type { ChangeEntry } from '@/engine/commands/commands';
 import { Dialog } from '@/ui/Dialog';
 import { usePalette } from '@/ui/theme/theme';
 
@@ -50,7 +50,7 @@ function ChangeRow({ change, act, isUndone }: RowProps) {
 export function ChangesDialog({ onClose }: { onClose(): void }) {
   const palette = usePalette();
   const { data } = useChanges();
-  const { step, steps } = useActions();
+  const { step, steps } = useHistory();
   const done = data?.done.toReversed() ?? [];
   const undone = data?.undone ?? [];
   const footer = (

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text, useTheme } from 'react-native-paper';
-import { useActions } from '@/data/actions';
+import { useHistory } from '@/data/history';
 import { useAskSheet } from '@/data/asked';
 import { useInSight } from '@/data/inSight';
 import type { Message, Offer } from '@/data/messages';
@@ -29,7 +29,7 @@ function useSeen(about: string | null): { isSeen: boolean; why: string } {
 
 function Shown({ message }: { message: Message }) {
   const { close } = useMessages();
-  const { step } = useActions();
+  const { step } = useHistory();
   const { colors } = useTheme();
   const askSheet = useAskSheet();
   const bar = useRef<View>(null);

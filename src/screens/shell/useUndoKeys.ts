@@ -1,10 +1,10 @@
 import { useEffect } from 'react';
-import { useActions } from '@/data/actions';
+import { useHistory } from '@/data/history';
 import { isTyping } from '@/ui/isTyping';
 
 /** Ctrl or Cmd with Z undoes, with Shift+Z does again. */
 export function useUndoKeys(): void {
-  const { step } = useActions();
+  const { step } = useHistory();
   useEffect(() => {
     function onKeyDown(event: KeyboardEvent) {
       const isZ =

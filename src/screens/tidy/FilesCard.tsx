@@ -4,7 +4,7 @@ import { sayBytes } from '@/core/files/opening';
 import { count } from '@/core/time/words';
 import { titleOf } from '@/core/model/titleOf';
 import { useAttachments } from '@/data/queries';
-import type { AttachmentRow } from '@/engine/keeper';
+import type { AttachmentRow } from '@/engine/files/attachmentStore';
 import { AttachmentViewer } from '@/features/event/AttachmentViewer';
 import { useFiles } from '@/features/event/useFiles';
 import { Card } from '@/ui/Card';

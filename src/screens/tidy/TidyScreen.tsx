@@ -7,7 +7,7 @@ import type { SweepAction } from '@/core/tidy/sweep';
 import { effective } from '@/core/tidy/sweep';
 import { civilDate, dayNumber, dayOfWall } from '@/core/time/civil';
 import { count } from '@/core/time/words';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars, useSweep } from '@/data/queries';
@@ -41,7 +41,7 @@ function Sweep({ first }: { first: string | null }) {
   const { clock, wording, firstWeekday } = preferences;
   const palette = usePalette();
   const calendars = useCalendars();
-  const { sweep } = useActions();
+  const act = useDo();
   const today = dayOfWall(useWallNow(clock));
   const { year, month, day } = civilDate(today);
   const blockers = useBlockers(calendars);
@@ -72,7 +72,7 @@ function Sweep({ first }: { first: string | null }) {
     .join(', ');
 
   async function carryOut() {
-    if (await sweep(request)) setChosen({});
+    if (await act({ kind: 'sweepSeries', request })) setChosen({});
   }
 
   const controls = (

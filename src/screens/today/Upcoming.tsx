@@ -3,9 +3,10 @@ import { Text } from 'react-native-paper';
 import { agendaDays } from '@/core/agenda/agendaDays';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Calendar } from '@/core/model/calendar';
+import type { Settings } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
 import { sayDay } from '@/core/time/words';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import type { Preferences } from '@/data/preferences';
 import { useOccurrences } from '@/data/queries';
 import { AgendaLines } from '@/features/agenda/AgendaLines';
@@ -28,7 +29,9 @@ export function Upcoming({ today, calendars, preferences, onOpen }: Props) {
   const { clock, wording, settings } = preferences;
   const { upcomingDays, upcomingBack } = settings;
   const palette = usePalette();
-  const { set } = useActions();
+  const act = useDo();
+  const look = (fields: Partial<Settings>, label: string) =>
+    void act({ kind: 'setSettings', before: settings, fields, label });
   const from = today - upcomingBack;
   const to = today + 1 + upcomingDays;
   const { data } = useOccurrences({ fromDay: from, toDay: to, zone: clock });
@@ -51,18 +54,14 @@ export function Upcoming({ today, calendars, preferences, onOpen }: Props) {
           value={upcomingDays}
           min={1}
           max={MOST}
-          onChange={(days) =>
-            void set(settings, { upcomingDays: days }, 'Changed how far to look on')
-          }
+          onChange={(days) => look({ upcomingDays: days }, 'Changed how far to look on')}
         />
         <NumberField
           label="Days back"
           value={upcomingBack}
           min={0}
           max={MOST}
-          onChange={(days) =>
-            void set(settings, { upcomingBack: days }, 'Changed how far to look back')
-          }
+          onChange={(days) => look({ upcomingBack: days }, 'Changed how far to look back')}
         />
       </View>
       {data && days.length === 0 && (

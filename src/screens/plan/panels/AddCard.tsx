@@ -19,7 +19,7 @@ import type { Weekday } from '@/core/time/civil';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
 import { sayLength, saySpan } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { LINE, NEW_EVENT, useDraft } from '@/data/drafts';
 import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
@@ -98,7 +98,7 @@ export function AddCard(props: Props) {
   } = props;
   const { zone: home, clock, wording, settings, workdays } = preferences;
   const palette = usePalette();
-  const { add } = useActions();
+  const act = useDo();
   const { say } = useMessages();
   const categories = useCategories();
   const { isReadable, report } = useReadable();
@@ -155,7 +155,7 @@ export function AddCard(props: Props) {
     if (problem || !isReadable) return;
     // Typed faster than the store opens: not kept, and not without a word.
     if (!calendar) return say('Your calendars are still being opened. Try again in a moment.');
-    if (!(await add(event))) return;
+    if (!(await act({ kind: 'addEvent', event }))) return;
     drop();
     onKept(span);
   }

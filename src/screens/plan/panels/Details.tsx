@@ -8,7 +8,7 @@ import type { Calendar } from '@/core/model/calendar';
 import { MINUTE } from '@/core/time/civil';
 import { sayLength, saySpan } from '@/core/time/words';
 import { titleOf } from '@/core/model/titleOf';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useCategories, useEvent } from '@/data/queries';
@@ -58,7 +58,7 @@ export function Details(props: Props) {
   } = props;
   const { clock, zone: home, wording } = preferences;
   const { data: event } = useEvent(o.eventId);
-  const { remove, removeDates } = useActions();
+  const act = useDo();
   const instant = useNow();
   const palette = usePalette();
   const isSeries = o.dateKey !== null;
@@ -91,7 +91,12 @@ export function Details(props: Props) {
               <Button
                 compact
                 onPress={() =>
-                  void removeDates(event.id, o.dateKey!, 'this').then((done) => done && onClose())
+                  void act({
+                    kind: 'removeSeriesDates',
+                    id: event.id,
+                    key: o.dateKey!,
+                    scope: 'this',
+                  }).then((done) => done && onClose())
                 }
               >
                 Skip
@@ -101,7 +106,11 @@ export function Details(props: Props) {
               compact
               textColor={palette.brick}
               onPress={() =>
-                isSeries ? onRemove() : void remove(event).then((done) => done && onClose())
+                isSeries
+                  ? onRemove()
+                  : void act({ kind: 'removeEvents', ids: [event.id] }).then(
+                      (done) => done && onClose(),
+                    )
               }
             >
               {isSeries ? 'Remove…' : 'Remove'}

@@ -4,7 +4,7 @@ import type { Workweek } from '@/core/model/others';
 import { sayWorkday } from '@/core/model/workweek';
 import { weekdayOf, formatDate } from '@/core/time/civil';
 import { sayDay } from '@/core/time/words';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import type { Preferences } from '@/data/preferences';
 import { WorkFields } from '@/features/workweek/WorkFields';
 import { Choice } from '@/ui/Choice';
@@ -25,7 +25,7 @@ interface Props {
 export function WorkdayPanel({ day, preferences, onClose }: Props) {
   const { settings, wording } = preferences;
   const { workweek } = settings;
-  const { set } = useActions();
+  const act = useDo();
   const { dim } = usePalette();
   const date = formatDate(day);
   const usual = workweek.days[weekdayOf(day)]!;
@@ -42,11 +42,12 @@ export function WorkdayPanel({ day, preferences, onClose }: Props) {
       how === 'usual'
         ? others
         : { ...others, [date]: how === 'away' ? { hours: null, workplace: 'away' } : other };
-    await set(
-      settings,
-      { workweek: { ...workweek, exceptions } },
-      how === 'usual' ? `${said} is as usual` : `Changed the work of ${said}`,
-    );
+    await act({
+      kind: 'setSettings',
+      before: settings,
+      fields: { workweek: { ...workweek, exceptions } },
+      label: how === 'usual' ? `${said} is as usual` : `Changed the work of ${said}`,
+    });
     onClose();
   }
 

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 import type { Lens, View as SheetView } from '@/core/model/view';
-import { lensOf, movedLens } from '@/core/view/lenses';
-import { useActions } from '@/data/actions';
+import { lensOf } from '@/core/view/lenses';
+import { useDo } from '@/data/commands';
 import type { Preferences } from '@/data/preferences';
 import { Choice } from '@/ui/Choice';
 import { Dialog } from '@/ui/Dialog';
@@ -30,7 +30,7 @@ interface Props {
 export function LensesDialog(props: Props) {
   const { lenses, view, shownIds, day, title, preferences, onPick, onClose } = props;
   const { settings } = preferences;
-  const { setLens, arrangeLenses, set } = useActions();
+  const act = useDo();
   const palette = usePalette();
   const [editing, setEditing] = useState<Lens | null>(null);
   const [name, setName] = useState('');
@@ -42,7 +42,7 @@ export function LensesDialog(props: Props) {
     if (!isGood) return;
     const fields = { name: name.trim(), icon: icon ?? '' };
     if (editing) {
-      await setLens(editing, { ...editing, ...fields }, `Changed the lens ${fields.name}`);
+      await act({ kind: 'keepLens', before: editing, lens: { ...editing, ...fields } });
       setEditing(null);
       setName('');
       return;
@@ -50,7 +50,7 @@ export function LensesDialog(props: Props) {
     const order = Math.max(-1, ...lenses.map((lens) => lens.order)) + 1;
     const kept = { ...view, calendarIds: [...shownIds] };
     const lens = lensOf({ id: nanoid(12), order, ...fields }, kept, isFixed ? day : null);
-    if (await setLens(null, lens, `Made the lens ${lens.name}`)) {
+    if (await act({ kind: 'keepLens', before: null, lens })) {
       onPick(lens);
       onClose();
     }
@@ -62,8 +62,7 @@ export function LensesDialog(props: Props) {
     setIcon(lens.icon || undefined);
   }
 
-  const move = (lens: Lens, by: -1 | 1) =>
-    void arrangeLenses(lenses, movedLens(lenses, lens.id, by));
+  const move = (lens: Lens, by: -1 | 1) => void act({ kind: 'moveLens', id: lens.id, by });
 
   return (
     <Dialog
@@ -104,11 +103,12 @@ export function LensesDialog(props: Props) {
                     isFirst ? `${lens.name} opens first` : `Open ${lens.name} first`
                   }
                   onPress={() =>
-                    void set(
-                      settings,
-                      { defaultLensId: isFirst ? null : lens.id },
-                      isFirst ? 'No lens opens first' : `${lens.name} opens first`,
-                    )
+                    void act({
+                      kind: 'setSettings',
+                      before: settings,
+                      fields: { defaultLensId: isFirst ? null : lens.id },
+                      label: isFirst ? 'No lens opens first' : `${lens.name} opens first`,
+                    })
                   }
                   style={styles.button}
                 />
@@ -139,7 +139,7 @@ export function LensesDialog(props: Props) {
                   icon="delete-outline"
                   size={20}
                   accessibilityLabel={`Remove ${lens.name}`}
-                  onPress={() => void setLens(lens, null, `Removed the lens ${lens.name}`)}
+                  onPress={() => void act({ kind: 'removeLens', id: lens.id })}
                   style={styles.button}
                 />
               </View>

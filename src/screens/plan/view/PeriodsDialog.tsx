@@ -6,7 +6,7 @@ import type { NamedPeriod, PeriodRun } from '@/core/model/view';
 import { namedPeriod, periodRun } from '@/core/model/view';
 import { formatDate, parseDate, civilDate } from '@/core/time/civil';
 import { sayDay, sayDays } from '@/core/time/words';
-import { useActions } from '@/data/actions';
+import { useDo } from '@/data/commands';
 import type { Preferences } from '@/data/preferences';
 import { Choice } from '@/ui/Choice';
 import { DayField } from '@/ui/DayField';
@@ -52,7 +52,7 @@ function problemOf(kind: Kind, period: NamedPeriod, run: PeriodRun): string | nu
 /** The person's periods: stretches with a name, and runs of them as accounts are kept by. */
 export function PeriodsDialog({ preferences, day, onMade, onClose }: Props) {
   const { settings, wording, firstWeekday } = preferences;
-  const { set } = useActions();
+  const act = useDo();
   const palette = usePalette();
   const [kind, setKind] = useState<Kind>('once');
   const [name, setName] = useState('');
@@ -77,19 +77,25 @@ export function PeriodsDialog({ preferences, day, onMade, onClose }: Props) {
       kind === 'once'
         ? { periods: [...settings.periods, { ...period, id: made }] }
         : { periodRuns: [...settings.periodRuns, { ...run, id: made }] };
-    await set(settings, fields, `Made the period ${period.name}`);
+    await act({
+      kind: 'setSettings',
+      before: settings,
+      fields,
+      label: `Made the period ${period.name}`,
+    });
     onMade(made);
   }
 
   const remove = (gone: string, called: string) =>
-    void set(
-      settings,
-      {
+    void act({
+      kind: 'setSettings',
+      before: settings,
+      fields: {
         periods: settings.periods.filter((each) => each.id !== gone),
         periodRuns: settings.periodRuns.filter((each) => each.id !== gone),
       },
-      `Removed the period ${called}`,
-    );
+      label: `Removed the period ${called}`,
+    });
 
   const rows = [
     ...settings.periods.map((each) => ({

@@ -8,8 +8,8 @@ import { FileError } from '@/core/files/ics/scan';
 import type { Calendar, Feed } from '@/core/model/calendar';
 import { MINUTE } from '@/core/time/civil';
 import { count } from '@/core/time/words';
-import { yieldToEventLoop } from './yieldToEventLoop';
-import type { Repository } from './repository';
+import { yieldToEventLoop } from '../yieldToEventLoop';
+import type { Repository } from '../repository';
 
 /** What a feed's server answered. */
 export type FeedAnswer = { isSame: true } | { isSame: false; bytes: Uint8Array; etag?: string };

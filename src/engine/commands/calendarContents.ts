@@ -6,10 +6,8 @@ import { KINDS, RECORD_TYPES } from '@/core/model/kinds';
 import type { Task } from '@/core/model/others';
 import type { RecordOf } from '@/core/model/records';
 import { count, joinWords } from '@/core/time/words';
-import type { Edit } from './change';
-import type { Repository } from './repository';
-
-type Records = Pick<Repository, 'all'>;
+import type { Edit } from '../change';
+import type { Records } from './plan';
 
 /** What can be done to a record of a kind that lies on calendars. */
 interface ContentSpec<T extends OnCalendar> {
@@ -56,7 +54,11 @@ const ON_CALENDARS = RECORD_TYPES.filter(
   (type): type is OnCalendar => KINDS[type].isOnCalendar,
 ).toReversed();
 
-const contents = (records: Records, calendarId: string, removedAt: number | undefined): Content[] =>
+const contents = (
+  records: Pick<Records, 'all'>,
+  calendarId: string,
+  removedAt: number | undefined,
+): Content[] =>
   ON_CALENDARS.flatMap((type) =>
     records
       .all(type)
@@ -65,12 +67,14 @@ const contents = (records: Records, calendarId: string, removedAt: number | unde
   );
 
 /** What lies on a calendar and is not removed. */
-export const contentsOf = (records: Records, calendarId: string): Content[] =>
+export const contentsOf = (records: Pick<Records, 'all'>, calendarId: string): Content[] =>
   contents(records, calendarId, undefined);
 
 /** What went with a removed calendar, and comes back with it. */
-export const removedWith = (records: Records, { id, removedAt }: Calendar): Content[] =>
-  contents(records, id, removedAt);
+export const removedWith = (
+  records: Pick<Records, 'all'>,
+  { id, removedAt }: Calendar,
+): Content[] => contents(records, id, removedAt);
 
 /** "3 events", or "3 events and 2 tasks". */
 export function sayContents(all: readonly { type: OnCalendar }[]): string {

@@ -1,34 +1,13 @@
-import { nanoid } from 'nanoid';
 import type { BackupContents, BadRecord } from '@/core/files/backup';
 import { BACKUP_TAIL, backupFile, backupHead, readBackup, recordKey } from '@/core/files/backup';
 import { FileError } from '@/core/files/ics/scan';
-import type { CalendarEvent } from '@/core/model/event';
 import type { RecordType } from '@/core/model/kinds';
 import { RECORD_TYPES } from '@/core/model/kinds';
 import type { TypedRecord } from '@/core/model/records';
-import type { Edit } from './change';
-import type { FileStore } from './storage/fileStore';
-import { fromBase64, toBase64 } from './storage/fileStore';
-import type { Repository } from './repository';
-import { reasonOf } from './results';
-
-/** Largest attachment, in bytes. */
-const MOST_BYTES = 25 * 1024 * 1024;
-
-export type Attachment = CalendarEvent['attachments'][number];
-
-/** An attachment with the event that it is on. */
-export interface AttachmentRow extends Attachment {
-  eventId: string;
-  eventTitle: string;
-}
-
-/** What is stored of one kind: how many, and about how many bytes they take. */
-export interface SpaceOfKind {
-  kind: RecordType | 'file';
-  count: number;
-  bytes: number;
-}
+import type { Edit } from '../change';
+import type { Plan } from '../commands/plan';
+import type { FileStore } from '../storage/fileStore';
+import type { Repository } from '../repository';
 
 /** A backup, and what is in it. */
 export interface BackupMade {
@@ -50,8 +29,8 @@ export interface RestorePreview {
   bad: BadRecord[];
 }
 
-/** Keeps attachments' contents, makes backups and restores them. */
-export class Keeper {
+/** Makes backups and restores them. */
+export class BackupService {
   private read: { file: Blob; contents: BackupContents } | null = null;
 
   constructor(
@@ -140,11 +119,11 @@ export class Keeper {
   }
 
   /**
-   * Makes everything as the last previewed backup has it, as one change; files that are missing here
-   * come back with it. Its label.
+   * The change that makes everything as the last previewed backup has it. Files that are missing
+   * here come back at once: nothing shows them until their events are here.
    * @throws FileError when none was previewed, or while not everything is here.
    */
-  async restore(now: number): Promise<string> {
+  async plan(): Promise<Plan> {
     this.assertWhole();
     if (!this.read) throw new FileError('Choose the backup again: none is waiting.');
     const { file, contents } = this.read;
@@ -154,86 +133,11 @@ export class Keeper {
     });
     await this.repository.putBy(contents.aside);
     const label = `Restored the backup of ${new Date(contents.made).toISOString().slice(0, 10)}`;
-    const edits = this.edits(contents);
-    if (edits.length) await this.repository.commit({ label, at: now, edits });
+    return { label, edits: this.edits(contents) };
+  }
+
+  /** The backup is not asked for any more. */
+  forget(): void {
     this.read = null;
-    return label;
   }
-
-  /**
-   * Keeps a file's content, and gives the attachment that stands for it.
-   * @throws FileError when it is too large, or can't be kept.
-   */
-  async keep(file: Blob & { name: string }, now: number): Promise<Attachment> {
-    if (file.size > MOST_BYTES) {
-      const megabytes = Math.ceil(file.size / 1024 / 1024);
-      throw new FileError(`${file.name} is ${megabytes} MB. Files of up to 25 MB can be kept.`);
-    }
-    const id = newFileId(now);
-    const data = toBase64(new Uint8Array(await file.arrayBuffer()));
-    try {
-      await this.files.put({ [id]: data });
-    } catch (error) {
-      throw new FileError(`${file.name} was not kept. ${reasonOf(error)}`);
-    }
-    return { id, name: file.name, mediaType: file.type, bytes: file.size };
-  }
-
-  /** The content of an attachment; null when it was cleared away. The bytes have no type: nothing runs them. */
-  async content(id: string): Promise<Blob | null> {
-    const data = await this.files.get(id);
-    return data === null ? null : new Blob([fromBase64(data)]);
-  }
-
-  /** Every attachment of events that are not removed, the largest first. */
-  attachments(): AttachmentRow[] {
-    return this.repository
-      .all('event')
-      .filter(({ removedAt }) => removedAt === undefined)
-      .flatMap(({ id, title, attachments }) =>
-        attachments.map((one) => ({ ...one, eventId: id, eventTitle: title })),
-      )
-      .sort((a, b) => b.bytes - a.bytes);
-  }
-
-  /** Records by kind, and attached files, with the characters or bytes that they take. */
-  space(): SpaceOfKind[] {
-    const records = RECORD_TYPES.map((kind) => {
-      const all = this.repository.all(kind);
-      const bytes = all.reduce((sum, record) => sum + JSON.stringify(record).length, 0);
-      return { kind, count: all.length, bytes };
-    });
-    const files = this.attachments();
-    const bytes = files.reduce((sum, file) => sum + file.bytes, 0);
-    return [...records, { kind: 'file' as const, count: files.length, bytes }].filter(
-      ({ count }) => count > 0,
-    );
-  }
-
-  /**
-   * Takes away contents that nothing has any more: neither an event, removed ones included, nor the
-   * settings, nor what could not be read, nor a change that can be undone. What was attached lately
-   * stays: the event that it is for may not be kept yet, in this window or another.
-   */
-  async clearUnused(now: number): Promise<void> {
-    const used = new Set([
-      ...this.repository.all('event').flatMap(({ attachments }) => attachments.map(({ id }) => id)),
-      ...this.repository.all('settings').flatMap(({ todayPicture }) => todayPicture?.id ?? []),
-    ]);
-    const unused = (await this.files.ids()).filter((id) => !used.has(id) && !isRecent(id, now));
-    if (!unused.length) return;
-    const texts = await this.repository.otherTexts();
-    await this.files.remove(unused.filter((id) => !texts.some((text) => text.includes(id))));
-  }
-}
-
-/** What is attached says by its id when that was. */
-const newFileId = (now: number) => `${now.toString(36)}.${nanoid(12)}`;
-
-/** How long what nothing has yet is left alone, in ms. */
-const LATELY = 24 * 60 * 60 * 1000;
-
-function isRecent(id: string, now: number): boolean {
-  const [, time] = /^([0-9a-z]+)\./.exec(id) ?? [];
-  return time !== undefined && now - parseInt(time, 36) < LATELY;
 }

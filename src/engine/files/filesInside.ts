@@ -4,7 +4,7 @@ import { bytesOf, takeInlineFiles } from '@/core/files/attached';
 import type { PlannedEvent } from '@/core/files/ics/plan';
 import type { EventDraft } from '@/core/files/ics/readEvent';
 import type { FileContents } from '@/core/files/ics/readFile';
-import type { FileStore } from './storage/fileStore';
+import type { FileStore } from '../storage/fileStore';
 
 /** What the entries of a calendar file hold inside, by their UIDs. */
 export type FilesInside = ReadonlyMap<string, readonly InlineFile[]>;

@@ -1,11 +1,12 @@
 import type { EventIndex } from '@/core/agenda/eventIndex';
 import { effective, findSweep, planSweep, SWEEP_REACH, sweepEvents } from '@/core/tidy/sweep';
 import type { SweepAction, SweepStep } from '@/core/tidy/sweep';
-import type { CalendarEvent } from '@/core/model/event';
 import type { Workweek } from '@/core/model/others';
+import { DEFAULT_SETTINGS } from '@/core/model/others';
 import { DAY } from '@/core/time/civil';
 import { count } from '@/core/time/words';
-import type { ChangeRequest } from './change';
+import { eventEdit } from './events';
+import type { Planner, Records } from './plan';
 
 /** What is to be swept, and how. */
 export interface SweepRequest {
@@ -23,7 +24,7 @@ export interface SweepRequest {
   chosen: Record<string, SweepAction>;
 }
 
-export interface SweepSetting {
+interface SweepSetting {
   index: EventIndex;
   /** Calendars whose events can be changed. */
   ownIds: ReadonlySet<string>;
@@ -49,14 +50,20 @@ export function planned(request: SweepRequest, setting: SweepSetting): SweepStep
   return planSweep(items, ({ date }) => chosen[date.id] ?? action, surroundings);
 }
 
-/** The one change that carries out steps; null when none of them changes anything. */
-export function sweepChange(
-  steps: readonly SweepStep[],
-  eventOf: (id: string) => CalendarEvent | null,
-  zone: string,
-  now: number,
-): ChangeRequest | null {
-  const edits = sweepEvents(steps, eventOf, zone, now);
+/** What a sweep looks at, as things are. */
+export function sweepSetting(records: Records, index: EventIndex): SweepSetting {
+  const own = records.all('calendar').filter((c) => c.kind === 'own' && c.removedAt === undefined);
+  const { workweek } = records.get('settings', 'mine') ?? DEFAULT_SETTINGS;
+  return { index, ownIds: new Set(own.map(({ id }) => id)), workweek };
+}
+
+/** Takes the dates of series that fall on other calendars' events out of their way. */
+export const sweepSeries: Planner<{ request: SweepRequest }> = (
+  { records, index, now },
+  { request },
+) => {
+  const steps = planned(request, sweepSetting(records, index));
+  const edits = sweepEvents(steps, (id) => records.get('event', id) ?? null, request.zone, now);
   if (!edits.length) return null;
   const done = effective(steps);
   const skipped = done.filter(({ action }) => action === 'skip').length;
@@ -68,7 +75,6 @@ export function sweepChange(
   ];
   return {
     label: said.filter(Boolean).join(', '),
-    at: now,
-    edits: edits.map(({ before, after }) => ({ type: 'event', before, after })),
+    edits: edits.map(({ before, after }) => eventEdit(before, after)),
   };
-}
+};

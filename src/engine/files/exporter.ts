@@ -6,8 +6,8 @@ import { writeCalendarFile } from '@/core/files/ics/writeFile';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import { formatDate } from '@/core/time/civil';
-import type { FileStore } from './storage/fileStore';
-import type { Repository } from './repository';
+import type { FileStore } from '../storage/fileStore';
+import type { Repository } from '../repository';
 
 /** Days, by number; the last is excluded. */
 export interface Period {

@@ -21,12 +21,13 @@ import type { EventTime } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
 import { nanoid } from 'nanoid';
-import type { Edit } from './change';
-import { yieldToEventLoop } from './yieldToEventLoop';
+import type { Edit } from '../change';
+import type { Plan } from '../commands/plan';
+import { yieldToEventLoop } from '../yieldToEventLoop';
 import type { FilesInside } from './filesInside';
 import { withFilesKept, withoutFiles } from './filesInside';
-import type { FileStore } from './storage/fileStore';
-import type { Repository } from './repository';
+import type { FileStore } from '../storage/fileStore';
+import type { Repository } from '../repository';
 
 /** Files larger than this are not read: what they hold would not fit in memory several times over. */
 const MAX_BYTES = 32 * 1024 * 1024;
@@ -165,7 +166,7 @@ export class Importer {
   private look(fileName: string, contents: FileContents): ImportPreview {
     const { contents: bare, inside } = withoutFiles(contents);
     this.read = { fileName, contents: bare, inside };
-    return describe(fileName, bare, this.plan(this.categorised(bare).contents, 'preview'));
+    return describe(fileName, bare, this.compared(this.categorised(bare).contents, 'preview'));
   }
 
   /**
@@ -214,7 +215,7 @@ export class Importer {
     });
   }
 
-  private plan(contents: FileContents, calendarId: string): ImportPlan {
+  private compared(contents: FileContents, calendarId: string): ImportPlan {
     const byUid = new Map<string, CalendarEvent[]>();
     const followed = new Set(
       this.repository.all('calendar').flatMap((c) => (c.kind === 'followed' ? [c.id] : [])),
@@ -246,8 +247,11 @@ export class Importer {
     return { ...plan, events };
   }
 
-  /** Keeps what the last preview read, as one change. */
-  async apply(target: ImportTarget, now: number): Promise<ImportResult> {
+  /**
+   * The change that brings in what the last preview read.
+   * @throws FileError when none was, or its calendar is gone.
+   */
+  async plan(target: ImportTarget): Promise<Plan & Pick<ImportResult, 'added' | 'updated'>> {
     if (!this.read) throw new FileError('Choose the file again: nothing is waiting to come in.');
     const { fileName, inside } = this.read;
     const { contents, made } = this.categorised(this.read.contents);
@@ -255,7 +259,7 @@ export class Importer {
       'calendarId' in target ? this.repository.get('calendar', target.calendarId) : undefined;
     const calendar = 'newCalendar' in target ? target.newCalendar : existing;
     if (!calendar) throw new FileError('The chosen calendar is gone. Choose another one.');
-    const plan = this.onNamedCalendars(this.plan(contents, calendar.id), contents);
+    const plan = this.onNamedCalendars(this.compared(contents, calendar.id), contents);
     const comesFrom = plan.events.filter(({ fate }) => fate === 'new' || fate === 'updated');
     const events = await withFilesKept(comesFrom, inside, this.files);
     const edits: Edit[] = [
@@ -275,10 +279,13 @@ export class Importer {
     const comesIn = plan.counts.new > 0 || plan.tasks.length > 0;
     if (existing ? filled !== existing : comesIn)
       edits.unshift({ type: 'calendar', before: existing ?? null, after: filled });
-    const label = `Imported ${fileName}`;
-    if (edits.length) await this.repository.commit({ label, at: now, edits });
+    const { new: added, updated } = plan.counts;
+    return { label: `Imported ${fileName}`, edits, added, updated };
+  }
+
+  /** What was read is not asked for any more. */
+  forget(): void {
     this.read = null;
-    return { added: plan.counts.new, updated: plan.counts.updated, label };
   }
 }
 

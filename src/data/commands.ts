@@ -1,0 +1,66 @@
+import { useCallback } from 'react';
+import type { Command } from '@/engine/commands/command';
+import type { CommandProgress, Preview } from '@/engine/commands/commands';
+import { proxy } from 'comlink';
+import { useEngine } from './engineContext';
+import { useEngineQuery } from './engineQuery';
+import { clockInSight } from './inSight';
+import { useMessages } from './messages';
+import { askToPersist } from './persistence';
+import { usePreferences } from './preferences';
+
+/** What a command would do as things are; null when nothing, undefined until that is known. */
+export function usePreview(command: Command | null): Preview | null | undefined {
+  const { wording, clock } = usePreferences();
+  const { data } = useEngineQuery(
+    ['preview', command],
+    (engine) => engine.commands.preview(command!, { now: Date.now(), saying: { wording, clock } }),
+    { enabled: command !== null, keep: false },
+  );
+  return data;
+}
+
+interface How {
+  /** For what is seen to change anyway: no message says so. */
+  isQuiet?: boolean;
+}
+
+/** Has a command done; answers whether it was. */
+export type Do = (command: Command, how?: How) => Promise<boolean>;
+
+/**
+ * The way in which a screen changes anything: each command is one change, answered by a message
+ * with Undo, and by one that says why when it could not be done.
+ */
+export function useDo(): Do {
+  const { engine, store } = useEngine();
+  const { say, complain, tell } = useMessages();
+  const { wording, clock } = usePreferences();
+  return useCallback(
+    async (command, { isQuiet = false } = {}) => {
+      if (!engine) {
+        complain('Your calendars are still being opened. Try again in a moment.');
+        return false;
+      }
+      const stop = { label: 'Stop', run: () => void engine.commands.stop() };
+      const onProgress = ({ done, total }: CommandProgress) =>
+        tell(`${done.toLocaleString('en')} of ${total.toLocaleString('en')} …`, [stop]);
+      try {
+        const manner = { now: Date.now(), saying: { wording, clock: clockInSight() ?? clock } };
+        const done = await engine.commands.do(command, manner, proxy(onProgress));
+        if (!done) return false;
+        const { label, isKept, about } = done;
+        if (!isQuiet || !isKept)
+          say(isKept ? label : `${label}. It is on this page only.`, { offers: ['undo'], about });
+        if (isKept && store === 'own') void askToPersist();
+        return true;
+      } catch (error) {
+        const { name, message } = error as Error;
+        const isPlain = name === 'RangeError' || name === 'StoppedError';
+        complain(isPlain ? message : `That could not be kept: ${message.replace(/\.?$/, '.')}`);
+        return false;
+      }
+    },
+    [engine, store, say, complain, tell, wording, clock],
+  );
+}

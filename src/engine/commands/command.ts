@@ -1,0 +1,75 @@
+import {
+  editCalendar,
+  addCalendar,
+  bringBackCalendar,
+  duplicateCalendar,
+  mergeCalendars,
+  moveCalendar,
+  removeCalendar,
+  showOnlyCalendar,
+} from './calendars';
+import { keepCategory, removeCategory } from './categories';
+import {
+  addEvent,
+  attachFiles,
+  bringBackEvents,
+  copyEvent,
+  detachFiles,
+  editEvent,
+  moveEvent,
+  removeEvents,
+  setField,
+} from './events';
+import { keepLens, moveLens, removeLens } from './lenses';
+import type { Plan, Situation } from './plan';
+import { editSeriesDates, removeSeriesDates, restoreSeriesDate } from './series';
+import { setSettings } from './settings';
+import { sweepSeries } from './sweep';
+
+/** Everything that a person can have done to records, by what it is called. */
+const PLANNERS = {
+  addEvent,
+  editEvent,
+  moveEvent,
+  setField,
+  copyEvent,
+  removeEvents,
+  bringBackEvents,
+  attachFiles,
+  detachFiles,
+  editSeriesDates,
+  removeSeriesDates,
+  restoreSeriesDate,
+  addCalendar,
+  editCalendar,
+  moveCalendar,
+  showOnlyCalendar,
+  removeCalendar,
+  bringBackCalendar,
+  duplicateCalendar,
+  mergeCalendars,
+  keepCategory,
+  removeCategory,
+  keepLens,
+  moveLens,
+  removeLens,
+  setSettings,
+  sweepSeries,
+};
+
+type Planners = typeof PLANNERS;
+
+/** One thing to be done, with what it needs to know: `{ kind: 'removeLens', id }`. */
+export type Command = {
+  [Kind in keyof Planners]: { kind: Kind } & Parameters<Planners[Kind]>[1];
+}[keyof Planners];
+
+/**
+ * What a command would do as things are; null when that is nothing.
+ * @throws RangeError, in words for the person, when it can't be done.
+ */
+export function planOf(situation: Situation, { kind, ...request }: Command): Plan | null {
+  // The union of commands says that each goes with its own request.
+  const planner = PLANNERS[kind] as (situation: Situation, request: unknown) => Plan | null;
+  return planner(situation, request);
+}

@@ -1,0 +1,206 @@
+import { bookedMinutes } from '@/core/agenda/booked';
+import type { DayLoads } from '@/core/agenda/dayLoads';
+import { dayLoads } from '@/core/agenda/dayLoads';
+import type { EventIndex } from '@/core/agenda/eventIndex';
+import type { Occurrence, Window } from '@/core/agenda/occurrence';
+import { findEvents } from '@/core/calendars/find';
+import type { ForeseenDate } from '@/core/editing/foresight';
+import type { Calendar } from '@/core/model/calendar';
+import type { CalendarEvent } from '@/core/model/event';
+import { isSeries } from '@/core/model/event';
+import { inOrder } from '@/core/model/order';
+import type { Category, Settings } from '@/core/model/others';
+import { DEFAULT_SETTINGS } from '@/core/model/others';
+import type { Lens } from '@/core/model/view';
+import type { SweepStep } from '@/core/tidy/sweep';
+import type { ZoneEntry } from '@/core/time/zoneNames';
+import { describeZone, zonesToChoose } from '@/core/time/zoneNames';
+import type { Sight } from '@/core/view/sight';
+import { ALL_IN_SIGHT, partsSet, passes } from '@/core/view/sight';
+import type { SetAside } from '../asides';
+import type { MergePreview } from '../commands/calendars';
+import { mergePreview } from '../commands/calendars';
+import type { SweepRequest } from '../commands/sweep';
+import { planned, sweepSetting } from '../commands/sweep';
+import type { AttachmentRow, AttachmentStore } from '../files/attachmentStore';
+import type { Repository } from '../repository';
+import type { AgendaPage, AgendaRequest } from './agendaPages';
+import { agendaPage } from './agendaPages';
+import { foresight } from './foresight';
+import type { RemovedCalendar } from './removed';
+import { removedCalendars, removedEvents } from './removed';
+import type { SpaceOfKind } from './space';
+import { space } from './space';
+import type { Whereabouts } from './whereabouts';
+import { locate, partsOfId, sighted } from './whereabouts';
+
+/** What a window shows, and how many dates a filter holds back. */
+export interface Seen {
+  occurrences: Occurrence[];
+  cut: string[];
+  hidden: number;
+}
+
+const DAYS_A_WEEK = 7;
+
+/** Everything that can be asked. Nothing here changes anything. */
+export class Queries {
+  constructor(
+    private readonly records: Pick<Repository, 'get' | 'all' | 'setAside'>,
+    private readonly index: EventIndex,
+    private readonly store: AttachmentStore,
+  ) {}
+
+  /** Own and followed calendars in their order, without removed ones. */
+  calendars(): Calendar[] {
+    return inOrder(
+      this.records.all('calendar').filter((calendar) => calendar.removedAt === undefined),
+    );
+  }
+
+  settings(): Settings {
+    return this.records.get('settings', 'mine') ?? DEFAULT_SETTINGS;
+  }
+
+  private shown(): Set<string> {
+    return new Set(this.calendars().flatMap((calendar) => (calendar.shown ? [calendar.id] : [])));
+  }
+
+  /** What happens in a window, as far as it is in sight, in order of start; how much is not. */
+  occurrences(window: Window, sight: Sight = ALL_IN_SIGHT): Seen {
+    const { calendarIds } = sight;
+    const found = this.index.query(window, calendarIds ? new Set(calendarIds) : this.shown());
+    if (partsSet(sight.filter) === 0) return { ...found, hidden: 0 };
+    const occurrences = found.occurrences.filter((o) => {
+      const event = this.event(o.eventId);
+      return event !== null && passes(o, event, sight);
+    });
+    return { ...found, occurrences, hidden: found.occurrences.length - occurrences.length };
+  }
+
+  /** How booked each day of a window is by what is in sight. */
+  dayLoads(window: Window, sight: Sight = ALL_IN_SIGHT): DayLoads & Pick<Seen, 'hidden'> {
+    const { occurrences, hidden } = this.occurrences(window, sight);
+    return { ...dayLoads(occurrences, window.fromDay, window.toDay, window.zone), hidden };
+  }
+
+  /** What happens from a day on or back, as far as it is in sight. */
+  agendaPage(request: AgendaRequest, sight: Sight = ALL_IN_SIGHT): AgendaPage {
+    return agendaPage(request, (window) => this.occurrences(window, sight));
+  }
+
+  lenses(): Lens[] {
+    return inOrder(this.records.all('lens'));
+  }
+
+  /** Booked minutes of each of `weeks` weeks from a day on, by what is in sight. */
+  weeklyLoad(fromDay: number, weeks: number, zone: string, sight = ALL_IN_SIGHT): number[] {
+    const toDay = fromDay + weeks * DAYS_A_WEEK;
+    const { occurrences } = this.occurrences({ fromDay, toDay, zone }, sight);
+    const byDay = bookedMinutes(occurrences, fromDay, toDay, zone);
+    return Array.from({ length: weeks }, (_, week) =>
+      byDay.slice(week * DAYS_A_WEEK, (week + 1) * DAYS_A_WEEK).reduce((sum, m) => sum + m, 0),
+    );
+  }
+
+  event(id: string): CalendarEvent | null {
+    return this.records.get('event', id) ?? null;
+  }
+
+  /**
+   * Where the date that an occurrence's id (or an event's, for its first date) names is now, and
+   * whether a sight shows it; null when it is not there any more.
+   */
+  whereabouts(id: string, zone: string, sight: Sight = ALL_IN_SIGHT): Whereabouts | null {
+    const { eventId, dateKey } = partsOfId(id);
+    const event = this.event(eventId);
+    if (!event || event.removedAt !== undefined) return null;
+    const occurrence = locate(this.index, event, dateKey, zone);
+    return occurrence && sighted(occurrence, event, sight, this.shown());
+  }
+
+  /** The next dates of an event, stored or not, with what each would meet. `now` is epoch ms. */
+  foresight(event: CalendarEvent, now: number, zone: string): ForeseenDate[] {
+    const closures = new Set(
+      this.calendars().flatMap(({ id, isClosures }) => (isClosures ? [id] : [])),
+    );
+    const { workweek } = this.settings();
+    return foresight(event, {
+      index: this.index,
+      shown: this.shown(),
+      closures,
+      workweek,
+      now,
+      zone,
+    });
+  }
+
+  /** Zones of this machine as people look for them, at an instant (epoch ms). */
+  zones(now: number): ZoneEntry[] {
+    const zones = zonesToChoose(Intl.supportedValuesOf('timeZone'));
+    return zones.map((zone) => describeZone(zone, now));
+  }
+
+  /** The dates of series that fall on the chosen calendars’ events, with what becomes of each. */
+  sweep(request: SweepRequest): SweepStep[] {
+    return planned(request, sweepSetting(this.records, this.index));
+  }
+
+  /** Series on the person's own calendars, in order of title. */
+  series(): { id: string; title: string; calendarId: string }[] {
+    const { ownIds } = sweepSetting(this.records, this.index);
+    return this.records
+      .all('event')
+      .filter((e) => e.removedAt === undefined && isSeries(e) && ownIds.has(e.calendarId))
+      .map(({ id, title, calendarId }) => ({ id, title, calendarId }))
+      .sort((a, b) => (a.title < b.title ? -1 : 1));
+  }
+
+  /** Removed events, the last removed first, without those that wait with their calendar. */
+  removed(): CalendarEvent[] {
+    return removedEvents(this.records);
+  }
+
+  removedCalendars(): RemovedCalendar[] {
+    return removedCalendars(this.records);
+  }
+
+  categories(): Category[] {
+    return inOrder(this.records.all('category'));
+  }
+
+  mergePreview(fromId: string, intoId: string): MergePreview {
+    return mergePreview(this.records, fromId, intoId);
+  }
+
+  /** Number of events of each calendar, by its id. */
+  eventCounts(): Record<string, number> {
+    const counts: Record<string, number> = {};
+    for (const { calendarId, removedAt } of this.records.all('event')) {
+      if (removedAt === undefined) counts[calendarId] = (counts[calendarId] ?? 0) + 1;
+    }
+    return counts;
+  }
+
+  /** Events whose title, place or notes hold all words of a text, the newest start first; at most `most`. */
+  findEvents(text: string, most: number): CalendarEvent[] {
+    return findEvents(this.records.all('event'), new Set(this.calendars().map(({ id }) => id)), {
+      text,
+      most,
+    });
+  }
+
+  /** Every attachment of events that are not removed, the largest first. */
+  attachments(): AttachmentRow[] {
+    return this.store.attachments();
+  }
+
+  /** Records and attached files by kind, with the characters or bytes that they take. */
+  space(): SpaceOfKind[] {
+    return space(this.records, this.attachments());
+  }
+
+  setAside(): SetAside[] {
+    return this.records.setAside;
+  }
+}
