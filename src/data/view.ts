@@ -1,4 +1,4 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { migrate, RecordError, unwrap, wrap } from '@/core/model/migrate';
 import type { Data } from '@/core/model/versions';
 import { DEFAULT_VIEW, view } from '@/core/model/view';
@@ -48,10 +48,14 @@ export function useView(): {
   const [isNew, setNew] = useState(kept === null);
   const show = useCallback((next: WindowView) => {
     setNew(false);
-    const text = wrap(next);
-    window.sessionStorage.setItem(KEY, text);
-    window.localStorage.setItem(KEY, text);
     setShown(next);
   }, []);
+  const opened = useRef(shown);
+  useEffect(() => {
+    if (shown === opened.current) return;
+    const text = wrap(shown);
+    window.sessionStorage.setItem(KEY, text);
+    window.localStorage.setItem(KEY, text);
+  }, [shown]);
   return { shown, isNew, show };
 }

@@ -1,74 +1,97 @@
-import type { View } from '@/core/model/view';
-import type { Preferences } from '@/data/preferences';
-import type { useLensPicking } from './useLensPicking';
-import type { SheetPlace, useSheetContent } from './useSheetContent';
-import { DateDialog } from './view/DateDialog';
+import { EventMenu } from '@/features/event/EventMenu';
 import { KeysDialog } from '@/features/keys/KeysDialog';
+import { usePlan } from './PlanProvider';
+import { DateDialog } from './view/DateDialog';
 import { LensesDialog } from './view/LensesDialog';
 import { PeriodsDialog } from './view/PeriodsDialog';
 
-/** Dialogs over the sheet. The view's and the filter's belong to their buttons. */
-export type Asked = 'date' | 'periods' | 'lenses' | 'view' | 'filter' | 'keys';
-
-interface Props {
-  asked: Asked | null;
-  place: SheetPlace;
-  content: ReturnType<typeof useSheetContent>;
-  lensing: ReturnType<typeof useLensPicking>;
-  view: View;
-  shownIds: readonly string[];
-  today: number;
-  preferences: Preferences;
-  onClose(): void;
+/** Whatever is asked over the sheet. The view's and the filter's dialogs belong to their buttons. */
+export function PlanDialogs() {
+  const { dialog, menuFor } = usePlan();
+  return (
+    <>
+      {menuFor && <MenuOfEvent key={menuFor.id} />}
+      {dialog === 'date' && <GoToDate />}
+      {dialog === 'keys' && <Keys />}
+      {dialog === 'lenses' && <Lenses />}
+      {dialog === 'periods' && <Periods />}
+    </>
+  );
 }
 
-/** Whatever is asked over the sheet. */
-export function PlanDialogs(props: Props) {
-  const { asked, place, content, lensing, view, preferences, onClose } = props;
-  switch (asked) {
-    case 'date':
-      return (
-        <DateDialog
-          day={place.day}
-          today={props.today}
-          range={place.range}
-          sight={content.sight}
-          preferences={preferences}
-          onClose={onClose}
-          onGo={(day) => {
-            onClose();
-            place.goTo(day);
-          }}
-        />
-      );
-    case 'keys':
-      return <KeysDialog onClose={onClose} />;
-    case 'lenses':
-      return (
-        <LensesDialog
-          lenses={lensing.lenses}
-          view={view}
-          shownIds={props.shownIds}
-          day={place.range.from}
-          title={content.title}
-          preferences={preferences}
-          onPick={lensing.pick}
-          onClose={onClose}
-        />
-      );
-    case 'periods':
-      return (
-        <PeriodsDialog
-          preferences={preferences}
-          day={place.range.from}
-          onMade={(id) => {
-            onClose();
-            place.showMade(id);
-          }}
-          onClose={onClose}
-        />
-      );
-    default:
-      return null;
-  }
+function useClose(): () => void {
+  const { dispatch } = usePlan();
+  return () => dispatch({ do: 'ask', dialog: null });
+}
+
+function MenuOfEvent() {
+  const { menuFor, calendars, moves, dispatch } = usePlan();
+  if (!menuFor) return null;
+  return (
+    <EventMenu
+      occurrence={menuFor}
+      calendars={calendars}
+      onOpen={() => dispatch({ do: 'open', panel: { kind: 'details', occurrence: menuFor } })}
+      onCopy={() => dispatch({ do: 'open', panel: { kind: 'copy', occurrence: menuFor } })}
+      onRemove={() => void moves.remove(menuFor.id)}
+      onNextWorkday={() => void moves.toNextWorkday(menuFor)}
+      onChangeDate={(event, fields) => void moves.ask(menuFor, 'Change', event, fields)}
+      onClose={() => dispatch({ do: 'menu', of: null })}
+    />
+  );
+}
+
+function GoToDate() {
+  const { place, content, today, preferences } = usePlan();
+  const close = useClose();
+  return (
+    <DateDialog
+      day={place.day}
+      today={today}
+      range={place.range}
+      sight={content.sight}
+      preferences={preferences}
+      onClose={close}
+      onGo={(day) => {
+        close();
+        place.goTo(day);
+      }}
+    />
+  );
+}
+
+function Keys() {
+  return <KeysDialog onClose={useClose()} />;
+}
+
+function Lenses() {
+  const { place, content, lensing, calendars, preferences } = usePlan();
+  return (
+    <LensesDialog
+      lenses={lensing.lenses}
+      view={place.view}
+      shownIds={calendars.flatMap(({ id, shown }) => (shown ? [id] : []))}
+      day={place.range.from}
+      title={content.title}
+      preferences={preferences}
+      onPick={lensing.pick}
+      onClose={useClose()}
+    />
+  );
+}
+
+function Periods() {
+  const { place, preferences } = usePlan();
+  const close = useClose();
+  return (
+    <PeriodsDialog
+      preferences={preferences}
+      day={place.range.from}
+      onMade={(id) => {
+        close();
+        place.showMade(id);
+      }}
+      onClose={close}
+    />
+  );
 }

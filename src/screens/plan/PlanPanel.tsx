@@ -1,14 +1,8 @@
 import { useRouter } from 'expo-router';
-import type { ComponentProps } from 'react';
 import { useEffect, useRef } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
-import { calendarForNew } from '@/core/calendars/showing';
-import type { Span } from '@/core/layout/drag';
-import type { Calendar } from '@/core/model/calendar';
 import { dayOfWall } from '@/core/time/civil';
 import { useDo } from '@/data/commands';
-import { useEngine } from '@/data/engineContext';
-import type { Preferences } from '@/data/preferences';
 import { useEvent } from '@/data/queries';
 import { CopyPanel } from '@/features/event/CopyPanel';
 import { EditorPanel } from '@/features/event/EditorPanel';
@@ -19,38 +13,21 @@ import { LoadPanel } from './panels/LoadPanel';
 import { WorkdayPanel } from './panels/WorkdayPanel';
 import { DayPanel } from './panels/DayPanel';
 import { Details } from './panels/Details';
-import type { Panel, ScopeAsk } from './usePlan';
-
-interface Props {
-  panel: Panel;
-  calendars: readonly Calendar[];
-  /** What the hours are reckoned from. */
-  load: Omit<ComponentProps<typeof LoadPanel>, 'onClose'>;
-  /** Calendars that can be added to. */
-  own: readonly Calendar[];
-  categoryInks: ReadonlyMap<string, string> | null;
-  preferences: Preferences;
-  onPanel(panel: Panel): void;
-  /** Told of the time of what is being added. */
-  onDraft(span: Span | null): void;
-  /** Brings a day into sight; as the only one with `alone`. */
-  onShow(day: number, alone?: boolean): void;
-  /** Day number */
-  today: number;
-  seenAs: string | null;
-  onSeeAs(zone: string | null): void;
-  /** Puts back what was shown at its new place before its scope was known. */
-  onPutBack(occurrence: Occurrence): void;
-  onClose(): void;
-}
+import { usePlan } from './PlanProvider';
+import type { Panel, ScopeAsk } from './planState';
+import { useLoadProps } from './load/useLoadProps';
+import { bringDay } from './useReveal';
 
 function StoredEditor({
   eventId,
   dateKey,
-  own,
-  preferences,
   onClose,
-}: { eventId: string; dateKey: string | null } & Pick<Props, 'own' | 'preferences' | 'onClose'>) {
+}: {
+  eventId: string;
+  dateKey: string | null;
+  onClose(): void;
+}) {
+  const { own, preferences } = usePlan();
   const { data: event } = useEvent(eventId);
   if (!event) return null;
   return (
@@ -66,19 +43,15 @@ function StoredEditor({
 }
 
 /** Asks which dates a move, a stretch or a removal reaches, and does it. */
-function AskScope({
-  ask,
-  preferences,
-  onPutBack,
-  onClose,
-}: { ask: ScopeAsk } & Pick<Props, 'preferences' | 'onPutBack' | 'onClose'>) {
+function AskScope({ ask, onClose }: { ask: ScopeAsk; onClose(): void }) {
+  const { preferences, moves } = usePlan();
   const act = useDo();
   const { event, dateKey, occurrence, verb, done, edit } = ask;
   // A panel that is left in any way but by its button has done nothing.
   const isDone = useRef(false);
-  const putBack = useRef(onPutBack);
+  const putBack = useRef(moves.putBack);
   useEffect(() => {
-    putBack.current = onPutBack;
+    putBack.current = moves.putBack;
   });
   useEffect(() => {
     isDone.current = false;
@@ -107,61 +80,87 @@ function AskScope({
   );
 }
 
-/** Whatever is open beside the week. */
-export function PlanPanel(props: Props) {
-  const { panel, calendars, own, preferences, onPanel, onDraft, onShow, onClose } = props;
+/** The details of an event, and what can be done from there. */
+function DetailsOf({ occurrence, onClose }: { occurrence: Occurrence; onClose(): void }) {
+  const { calendars, preferences, moves, dispatch } = usePlan();
   const router = useRouter();
-  const { engine } = useEngine();
+  const calendar = calendars.find(({ id }) => id === occurrence.calendarId);
+  if (!calendar) return null;
+  const { eventId, dateKey, id, start } = occurrence;
+  return (
+    <Details
+      occurrence={occurrence}
+      calendar={calendar}
+      preferences={preferences}
+      onEdit={() =>
+        dispatch({ do: 'open', panel: { kind: 'edit', eventId, dateKey, occurrenceId: id, start } })
+      }
+      onRemove={() => void moves.ask(occurrence, 'Remove')}
+      onSweep={() => router.navigate({ pathname: '/tidy', params: { series: eventId } })}
+      onCopy={() => dispatch({ do: 'open', panel: { kind: 'copy', occurrence } })}
+      onClose={onClose}
+    />
+  );
+}
 
-  async function askToRemove(occurrence: Occurrence) {
-    const event = await engine?.queries.event(occurrence.eventId);
-    const { dateKey } = occurrence;
-    if (event && dateKey !== null)
-      onPanel({
-        kind: 'scope',
-        ask: { occurrence, event, dateKey, verb: 'Remove', done: 'Removed', edit: null },
-      });
-  }
+/** Adding to a day: by a line, or with all details. */
+function Adding({ panel, onClose }: { panel: Panel & { kind: 'add' }; onClose(): void }) {
+  const { own, preferences, calendarNew, place, content, dispatch } = usePlan();
+  const { span, day, isDay } = panel;
+  return (
+    <AddCard
+      span={span}
+      day={day}
+      calendars={own.filter(({ listed }) => listed)}
+      preferences={preferences}
+      defaultCalendarId={calendarNew?.id ?? ''}
+      onAllDetails={(draft) => dispatch({ do: 'open', panel: { kind: 'new', draft } })}
+      onDraft={(drafted) => dispatch({ do: 'draft', span: drafted })}
+      onKept={(kept) => {
+        bringDay(place, content, dayOfWall(kept.start));
+        onClose();
+      }}
+      onWork={isDay ? () => dispatch({ do: 'open', panel: { kind: 'workday', day } }) : null}
+      onClose={onClose}
+    />
+  );
+}
 
+/** A day's events, beside a form that shows none. */
+function DayBeside({ day, onClose }: { day: number; onClose(): void }) {
+  const { calendars, categoryInks, preferences, place, dispatch } = usePlan();
+  return (
+    <DayPanel
+      day={day}
+      calendars={calendars}
+      categoryInks={categoryInks}
+      preferences={preferences}
+      onOpen={(occurrence) => dispatch({ do: 'open', panel: { kind: 'details', occurrence } })}
+      onAdd={() => dispatch({ do: 'open', panel: { kind: 'add', span: null, day } })}
+      onShowDay={() => {
+        place.showSpan({ kind: 'day' }, day);
+        onClose();
+      }}
+      onClose={onClose}
+    />
+  );
+}
+
+/** Whatever is open beside the sheet. */
+export function PlanPanel({ panel }: { panel: Panel }) {
+  const { own, preferences, today, seenAs, seeAs, dispatch } = usePlan();
+  const load = useLoadProps();
+  const close = () => dispatch({ do: 'close' });
   switch (panel.kind) {
-    case 'details': {
-      const { occurrence } = panel;
-      const calendar = calendars.find(({ id }) => id === occurrence.calendarId);
-      return (
-        calendar && (
-          <Details
-            key={occurrence.id}
-            occurrence={occurrence}
-            calendar={calendar}
-            preferences={preferences}
-            onEdit={() =>
-              onPanel({
-                kind: 'edit',
-                eventId: occurrence.eventId,
-                dateKey: occurrence.dateKey,
-                occurrenceId: occurrence.id,
-                start: occurrence.start,
-              })
-            }
-            onRemove={() => void askToRemove(occurrence)}
-            onSweep={() =>
-              router.navigate({ pathname: '/tidy', params: { series: occurrence.eventId } })
-            }
-            onCopy={() => onPanel({ kind: 'copy', occurrence })}
-            onClose={onClose}
-          />
-        )
-      );
-    }
+    case 'details':
+      return <DetailsOf key={panel.occurrence.id} occurrence={panel.occurrence} onClose={close} />;
     case 'edit':
       return (
         <StoredEditor
           key={panel.occurrenceId}
           eventId={panel.eventId}
           dateKey={panel.dateKey}
-          own={own}
-          preferences={preferences}
-          onClose={onClose}
+          onClose={close}
         />
       );
     case 'new':
@@ -172,7 +171,7 @@ export function PlanPanel(props: Props) {
           isNew
           calendars={own}
           preferences={preferences}
-          onDone={onClose}
+          onDone={close}
         />
       );
     case 'scope':
@@ -180,42 +179,25 @@ export function PlanPanel(props: Props) {
         <AskScope
           key={`${panel.ask.occurrence.id} ${panel.ask.verb}`}
           ask={panel.ask}
-          preferences={preferences}
-          onPutBack={props.onPutBack}
-          onClose={onClose}
+          onClose={close}
         />
       );
     case 'day':
-      return (
-        <DayPanel
-          key={panel.day}
-          day={panel.day}
-          calendars={calendars}
-          categoryInks={props.categoryInks}
-          preferences={preferences}
-          onOpen={(occurrence) => onPanel({ kind: 'details', occurrence })}
-          onAdd={() => onPanel({ kind: 'add', span: null, day: panel.day })}
-          onShowDay={() => {
-            onShow(panel.day, true);
-            onClose();
-          }}
-          onClose={onClose}
-        />
-      );
+      return <DayBeside key={panel.day} day={panel.day} onClose={close} />;
     case 'workday':
       return (
-        <WorkdayPanel key={panel.day} day={panel.day} preferences={preferences} onClose={onClose} />
+        <WorkdayPanel key={panel.day} day={panel.day} preferences={preferences} onClose={close} />
       );
     case 'load':
-      return <LoadPanel {...props.load} onClose={onClose} />;
+      return <LoadPanel {...load} onClose={close} />;
     case 'zones':
       return (
         <ZonesPanel
           preferences={preferences}
-          today={props.today}
-          seenAs={props.seenAs}
-          onSeeAs={props.onSeeAs}
-          onClose={onClose}
+          today={today}
+          seenAs={seenAs}
+          onSeeAs={seeAs}
+          onClose={close}
         />
       );
     case 'copy':
@@ -224,29 +206,12 @@ export function PlanPanel(props: Props) {
           occurrence={panel.occurrence}
           calendars={own}
           preferences={preferences}
-          onDone={onClose}
+          onDone={close}
         />
       );
     case 'add':
       return (
-        <AddCard
-          key={`${panel.span?.start} ${panel.span?.end}`}
-          span={panel.span}
-          day={panel.day}
-          calendars={own.filter(({ listed }) => listed)}
-          preferences={preferences}
-          defaultCalendarId={
-            calendarForNew(calendars, preferences.settings.defaultCalendarId)?.id ?? ''
-          }
-          onAllDetails={(draft) => onPanel({ kind: 'new', draft })}
-          onDraft={onDraft}
-          onKept={(span: Span) => {
-            onShow(dayOfWall(span.start));
-            onClose();
-          }}
-          onWork={panel.isDay ? () => onPanel({ kind: 'workday', day: panel.day }) : null}
-          onClose={onClose}
-        />
+        <Adding key={`${panel.span?.start} ${panel.span?.end}`} panel={panel} onClose={close} />
       );
   }
 }

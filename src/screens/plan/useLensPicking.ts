@@ -5,7 +5,7 @@ import { dayOfLens, isChanged } from '@/core/view/lenses';
 import type { Preferences } from '@/data/preferences';
 import { useLenses } from '@/data/queries';
 import { addressAtOpening } from './usePlaceHistory';
-import type { SheetPlace } from './useSheetContent';
+import type { SheetPlace } from './useSheetPlace';
 
 /**
  * The lenses and which of them is picked. The address names it, so that a window or a link opens

@@ -11,7 +11,7 @@ import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
 import type { Preferences } from '@/data/preferences';
 import { useShowAt } from '@/data/showAt';
-import type { Panel } from './usePlan';
+import type { Panel } from './planState';
 
 /** Moving, stretching, removing and changing what stands on the sheet; dates of series ask for their scope. */
 export function useMoves(

@@ -3,7 +3,7 @@ import { DEFAULT_VIEW } from '@/core/model/view';
 import { TODAY } from '@/core/testing/occurrences';
 import { useBackCloses } from '@/ui/backStack';
 import { usePlaceHistory } from './usePlaceHistory';
-import type { SheetPlace } from './useSheetContent';
+import type { SheetPlace } from './useSheetPlace';
 
 const restore = jest.fn();
 /** How much later it is than it would be, in ms. */

@@ -4,7 +4,7 @@ import type { Address } from '@/core/view/address';
 import { readAddress, writeAddress } from '@/core/view/address';
 import { windowView } from '@/data/view';
 import { hearEntries, isAtGuard, pushEntry } from '@/ui/backStack';
-import type { SheetPlace } from './useSheetContent';
+import type { SheetPlace } from './useSheetPlace';
 
 /** Where the sheet stood, as an entry of the browser's history keeps it. */
 const kept = windowView.extend({

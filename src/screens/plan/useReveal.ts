@@ -7,12 +7,13 @@ import { useDo } from '@/data/commands';
 import { putAsked, useAsked } from '@/data/asked';
 import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
-import type { Panel } from './usePlan';
-import type { SheetPlace, useSheetContent } from './useSheetContent';
+import type { Panel } from './planState';
+import type { SheetContent } from './useSheetContent';
+import type { SheetPlace } from './useSheetPlace';
 
 interface Setting {
   place: SheetPlace;
-  content: Pick<ReturnType<typeof useSheetContent>, 'sight' | 'shown'>;
+  content: Pick<SheetContent, 'sight' | 'shown'>;
   /** As they are shown everywhere. */
   calendars: readonly Calendar[];
   clock: string;

@@ -18,9 +18,10 @@ import { useEngine } from '@/data/engineContext';
 import type { Preferences } from '@/data/preferences';
 import { useAgenda, useDayLoads, useOccurrences, usePrefetchAround } from '@/data/queries';
 import { useIsWide } from '@/ui/useIsWide';
-import type { useSheetPlace } from './useSheetPlace';
+import type { SheetPlace } from './useSheetPlace';
+import { FORM_DEFS } from './view/forms';
 
-export type SheetPlace = ReturnType<typeof useSheetPlace>;
+export type SheetContent = ReturnType<typeof useSheetContent>;
 
 const NONE: Occurrence[] = [];
 /** Longer spans are not asked for before they are gone to. */
@@ -102,10 +103,10 @@ export function useSheetContent(
   const [isWidened, setWidened] = useState(false);
   const { span } = view;
 
-  // The year has no room for single events, and the agenda asks for its own.
-  const isLoads = form === 'year';
+  const { data: needs, isBookedSaid } = FORM_DEFS[form];
+  const isLoads = needs === 'loads';
   const window = { fromDay: drawn.from, toDay: drawn.to, zone: clock };
-  const isAgenda = form === 'agenda';
+  const isAgenda = needs === 'pages';
   const isSingle = !isLoads && !isAgenda;
   const { data, isPlaceholderData, dataUpdatedAt } = useOccurrences(window, sight, isSingle);
   const agendaDay = today >= range.from && today < range.to ? today : range.from;
@@ -113,10 +114,9 @@ export function useSheetContent(
   usePrefetchAround(windowsNext(place, clock), sight, isPlaceholderData ? 0 : dataUpdatedAt);
   const { data: loads } = useDayLoads(window, sight, isLoads);
   const found = (isSingle && data?.occurrences) || NONE;
-  // The table draws what is in sight of its scroller alone, so it lists all.
   const { drawn: occurrences, tooMany } = useMemo(
-    () => (form === 'table' ? { drawn: found, tooMany: 0 } : drawable(found, drawn.from)),
-    [form, found, drawn.from],
+    () => (needs === 'all' ? { drawn: found, tooMany: 0 } : drawable(found, drawn.from)),
+    [needs, found, drawn.from],
   );
 
   const usual = useMemo(() => ({ from: settings.fromMinute, to: settings.toMinute }), [settings]);
@@ -155,9 +155,7 @@ export function useSheetContent(
   ]
     .filter(Boolean)
     .join(' · ');
-  // Each event counts for itself in the table, which says so; here overlaps count once.
-  const saysBooked = form !== 'agenda' && form !== 'table';
-  const booked = !saysBooked
+  const booked = !isBookedSaid
     ? ''
     : isWide
       ? `${sayHours(total)} booked${leavesOut ? ' in what is shown' : ''}`

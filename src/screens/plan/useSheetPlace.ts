@@ -7,11 +7,13 @@ import { rangeOf, turned, wholeWeeks, withoutWeekends } from '@/core/view/spans'
 import type { Preferences } from '@/data/preferences';
 import type { WindowView } from '@/data/view';
 import { useView } from '@/data/view';
-import { useShownDay } from './usePlan';
+import { useShownDay } from './useShownDay';
 
 const DAYS_A_WEEK = 7;
 
 const isIn = ({ from, to }: { from: number; to: number }, day: number) => day >= from && day < to;
+
+export type SheetPlace = ReturnType<typeof useSheetPlace>;
 
 /** Where in time the sheet stands and how it is seen, with the ways to go elsewhere. */
 export function useSheetPlace(

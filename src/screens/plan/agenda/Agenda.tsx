@@ -3,36 +3,15 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { AgendaDay } from '@/core/agenda/agendaDays';
 import { agendaDays } from '@/core/agenda/agendaDays';
-import type { Occurrence } from '@/core/agenda/occurrence';
-import type { Calendar } from '@/core/model/calendar';
 import { workdayOf } from '@/core/model/workweek';
 import { civilDate } from '@/core/time/civil';
 import { count } from '@/core/time/words';
-import type { Preferences } from '@/data/preferences';
-import type { useAgenda } from '@/data/queries';
 import { usePalette } from '@/ui/theme/theme';
 import type { LineSetting } from '@/features/agenda/AgendaLines';
 import { AgendaLines } from '@/features/agenda/AgendaLines';
+import type { FormProps } from '../sheet/formProps';
 import { DayHead } from './DayHead';
 import { useHeldPlace } from './useHeldPlace';
-
-interface Props {
-  /** The day (day number) that the agenda opens at. */
-  fromDay: number;
-  today: number;
-  name: string;
-  calendars: readonly Calendar[];
-  categoryInks: ReadonlyMap<string, string> | null;
-  preferences: Preferences;
-  selectedId: string | null;
-  covered: number;
-  onOpen(occurrence: Occurrence): void;
-  onMenu(occurrence: Occurrence): void;
-  agenda: ReturnType<typeof useAgenda>;
-  onWorkday(day: number): void;
-  /** Told of the first day in sight. */
-  onSeen(day: number): void;
-}
 
 /** Days without events between two that have some, in words; null where there are none. */
 function sayGap(day: number, last: AgendaDay | undefined): string | null {
@@ -86,9 +65,10 @@ const has = ({ lines }: AgendaDay, id: string) =>
   lines.some((line) => line.kind === 'event' && line.occurrence.id === id);
 
 /** Only days with events, one under the other, on and back without end. */
-export function Agenda(props: Props) {
-  const { agenda, fromDay, today, calendars, categoryInks, preferences, selectedId } = props;
-  const { onOpen, onSeen } = props;
+export function Agenda({ content, look, hands }: FormProps) {
+  const { agenda, agendaDay: fromDay } = content;
+  const { today, calendars, categoryInks, preferences, selectedId } = look;
+  const { onOpen, onSeen } = hands;
   const { workweek } = preferences.settings;
   const { wording } = preferences;
   const palette = usePalette();
@@ -127,7 +107,7 @@ export function Agenda(props: Props) {
   return (
     <View
       role="group"
-      aria-label={props.name}
+      aria-label={content.name}
       style={[styles.all, { backgroundColor: palette.sheet, borderColor: palette.hairline }]}
       {...{
         onContextMenu: (event: React.MouseEvent<HTMLElement>) => {
@@ -137,7 +117,7 @@ export function Agenda(props: Props) {
           const o = pages?.flatMap((page) => page.occurrences).find((one) => one.id === id);
           if (!o) return;
           event.preventDefault();
-          props.onMenu(o);
+          hands.onMenu(o);
         },
       }}
     >
@@ -167,10 +147,10 @@ export function Agenda(props: Props) {
               zone={preferences.clock}
               selectedId={selectedId !== null && has(agendaDay, selectedId) ? selectedId : null}
               workplace={workdayOf(agendaDay.day, workweek).workplace}
-              onWorkday={props.onWorkday}
+              onWorkday={hands.onWorkday}
             />
           ))}
-          <div style={{ height: props.covered }} />
+          <div style={{ height: look.covered }} />
         </div>
       )}
     </View>

@@ -1,10 +1,9 @@
-import type { RefObject } from 'react';
-import { useCallback, useEffect, useMemo, useRef } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { useCallback, useEffect, useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { inkOf } from '@/core/colour/inkOf';
 import { layoutColumns, minuteOfY, yOfMinute } from '@/core/layout/columns';
-import type { Span, Spot } from '@/core/layout/drag';
+import type { Span } from '@/core/layout/drag';
 import { trackKey } from '@/core/layout/tracks';
 import { takesDay } from '@/core/agenda/parts';
 import { hourHeight } from '@/core/view/scale';
@@ -14,12 +13,10 @@ import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
 import type { FormProps } from '../sheet/formProps';
-import type { GhostHandle } from '../sheet/Ghost';
-import { Ghost } from '../sheet/Ghost';
 import { DayButton } from '../sheet/DayButton';
 import { useAwayZone } from '../sheet/useAwayZone';
-import { useSheetGestures } from '../sheet/useSheetGestures';
-import { useRoom } from '../sheet/useRoom';
+import { SheetSurface } from '../sheet/SheetSurface';
+import { useHands, useSurface } from '../sheet/useSurface';
 import { sayPart } from '@/features/bars/sayPart';
 import { WholeDayBar } from '../sheet/WholeDayBar';
 import { BlockView } from './BlockView';
@@ -34,27 +31,16 @@ import { TrackHeads } from './TrackHeads';
 
 /** Days beside each other, time from top to bottom, with everything that hands can do on them. */
 export function Columns(props: FormProps) {
-  const {
-    days,
-    tracks,
-    hours,
-    occurrences,
-    calendars,
-    categoryInks,
-    preferences,
-    selectedId,
-    draft,
-  } = props;
+  const { place, content, look, hands } = props;
+  const { tracks, hours, occurrences } = content;
+  const { categoryInks, preferences, selectedId, draft, covered, today } = look;
   const { wording, settings, clock, scale } = preferences;
   const head = Math.round(HEAD * scale.text);
   const topLine = Math.round(TOP * scale.line);
   const isWide = useIsWide();
   const palette = usePalette();
-  const { room, onLayout } = useRoom();
-  const surface = useRef<View>(null);
-  const body = useRef<View>(null);
-  const scroller = useRef<ScrollView>(null);
-  const ghost = useRef<GhostHandle>(null);
+  const surface = useSurface(props, true);
+  const { room, calendarOf, scroller } = surface;
   const awayZoneOf = useAwayZone(preferences);
 
   const field = useMemo((): Field => {
@@ -74,7 +60,6 @@ export function Columns(props: FormProps) {
     [field, occurrences, scale],
   );
   const band = Math.max(0, ...columns.map(({ tops }) => tops.length)) * topLine;
-  const calendarOf = useMemo(() => new Map(calendars.map((c) => [c.id, c])), [calendars]);
   const order = useMemo(
     () =>
       columns.map(({ tops, blocks }) => [...tops, ...blocks].map(({ occurrence: { id } }) => id)),
@@ -82,33 +67,17 @@ export function Columns(props: FormProps) {
   );
   const inkFor = (o: Occurrence) =>
     inkOf(o, calendarOf.get(o.calendarId)?.ink ?? palette.dim, categoryInks);
-  const ids = order.flat();
-  const tabStop = selectedId !== null && ids.includes(selectedId) ? selectedId : ids[0];
-
-  function spotAt(clientX: number, clientY: number): Spot | null {
-    const box = (body.current as unknown as HTMLElement | null)?.getBoundingClientRect();
-    if (!box) return null;
-    const column = Math.floor((clientX - box.left - field.left) / field.width);
-    const { day } = tracks[Math.max(0, Math.min(tracks.length - 1, column))]!;
-    const y = Math.max(0, Math.min(field.height, clientY - box.top));
-    return { day, minute: minuteOfY(field, y) };
-  }
-
-  const { draggedId } = useSheetGestures(
-    {
-      element: surface as unknown as RefObject<HTMLElement | null>,
-      ghost,
-      axis: 'down',
-      occurrences,
-      calendarOf,
-      layout: columns,
-      order,
-      slot: settings.slot,
-      newLength: props.newLength,
-      spotAt,
+  const { draggedId, tabStopId } = useHands(surface, props, {
+    axis: 'down',
+    layout: columns,
+    order,
+    spotAt: (left, top) => {
+      const column = Math.floor((left - field.left) / field.width);
+      const { day } = tracks[Math.max(0, Math.min(tracks.length - 1, column))]!;
+      const y = Math.max(0, Math.min(field.height, top));
+      return { day, minute: minuteOfY(field, y) };
     },
-    props,
-  );
+  });
   const ghostPlace = useCallback((span: Span) => placeInColumns(span, field), [field]);
 
   // What is looked at or added is brought out from under the panel.
@@ -117,24 +86,24 @@ export function Columns(props: FormProps) {
   useEffect(() => {
     if (focusMinute === undefined || room.height === 0) return;
     const y = yOfMinute(field, focusMinute);
-    const seen = room.height - props.covered;
-    if (props.covered > 0) scroller.current?.scrollTo({ y: y - seen / 3, animated: false });
-  }, [focusMinute, field, room.height, props.covered]);
+    const seen = room.height - covered;
+    if (covered > 0) scroller.current?.scrollTo({ y: y - seen / 3, animated: false });
+  }, [focusMinute, field, room.height, covered, scroller]);
 
   const barProps = (o: Occurrence) => ({
     ink: inkFor(o),
     isSelected: o.id === selectedId,
     isDragged: o.id === draggedId,
-    isTabStop: o.id === tabStop,
+    isTabStop: o.id === tabStopId,
     wording,
-    onOpen: props.onOpen,
+    onOpen: hands.onOpen,
   });
   const leftOf = (i: number) => field.left + i * field.width;
   return (
-    <View ref={surface} role="group" aria-label={props.name} style={styles.all}>
+    <View ref={surface.around} role="group" aria-label={content.name} style={styles.all}>
       <View style={[styles.heads, { height: head, borderColor: palette.hairline }]}>
         {room.width > 0 &&
-          days.map((day) => (
+          place.drawn.days.map((day) => (
             <DayButton
               key={day}
               of="column"
@@ -142,13 +111,13 @@ export function Columns(props: FormProps) {
               {...dayPart(day, field)!}
               top={0}
               height={head}
-              bookedMinutes={props.bookedOn(day)}
-              isToday={day === props.today}
+              bookedMinutes={content.bookedOn(day)}
+              isToday={day === today}
               awayZone={awayZoneOf(day)}
               workweek={settings.workweek}
               wording={wording}
-              onAdd={props.onAddToDay}
-              onWorkday={props.onWorkday}
+              onAdd={hands.onAddToDay}
+              onWorkday={hands.onWorkday}
             />
           ))}
       </View>
@@ -179,60 +148,53 @@ export function Columns(props: FormProps) {
           )}
         </View>
       )}
-      <ScrollView
-        ref={scroller}
-        style={styles.scroll}
-        contentContainerStyle={{ paddingBottom: props.covered }}
-        onLayout={onLayout}
-        tabIndex={-1}
+      <SheetSurface
+        surface={surface}
+        name={null}
+        height={field.height}
+        look={look}
+        ghostPlace={ghostPlace}
       >
-        <View ref={body} style={[styles.body, { height: field.height }]}>
-          {room.width > 0 && (
-            <>
-              <HourScale field={field} hourCycle={wording.hourCycle} />
-              {columns.map((column, i) => (
-                <div key={trackKey(column)} className="sheet-day">
-                  <ColumnBackground
-                    day={column.day}
-                    left={leftOf(i)}
-                    field={field}
-                    workweek={settings.workweek}
-                    isToday={column.day === props.today}
-                    washes={column.tops.flatMap(({ occurrence }) =>
-                      takesDay(occurrence) ? [inkColours(inkFor(occurrence), palette).edge] : [],
-                    )}
-                  />
-                  {column.blocks.map((block) => {
-                    const calendar = calendarOf.get(block.occurrence.calendarId);
-                    return (
-                      calendar && (
-                        <BlockView
-                          key={block.occurrence.id}
-                          block={block}
-                          calendar={calendar}
-                          left={leftOf(i)}
-                          width={field.width}
-                          {...barProps(block.occurrence)}
-                        />
-                      )
-                    );
-                  })}
-                  <ColumnCounts
-                    column={column}
+        <HourScale field={field} hourCycle={wording.hourCycle} />
+        {columns.map((column, i) => (
+          <div key={trackKey(column)} className="sheet-day">
+            <ColumnBackground
+              day={column.day}
+              left={leftOf(i)}
+              field={field}
+              workweek={settings.workweek}
+              isToday={column.day === today}
+              washes={column.tops.flatMap(({ occurrence }) =>
+                takesDay(occurrence) ? [inkColours(inkFor(occurrence), palette).edge] : [],
+              )}
+            />
+            {column.blocks.map((block) => {
+              const calendar = calendarOf.get(block.occurrence.calendarId);
+              return (
+                calendar && (
+                  <BlockView
+                    key={block.occurrence.id}
+                    block={block}
+                    calendar={calendar}
                     left={leftOf(i)}
                     width={field.width}
-                    dayName={sayDay(column.day, wording, SHORT_DAY)}
-                    onWiden={() => props.onWiden(true)}
+                    {...barProps(block.occurrence)}
                   />
-                </div>
-              ))}
-              {draft && <Drafts span={draft} field={field} />}
-              <NowMark field={field} zone={clock} />
-            </>
-          )}
-          <Ghost ref={ghost} place={ghostPlace} width={room.width} wording={wording} />
-        </View>
-      </ScrollView>
+                )
+              );
+            })}
+            <ColumnCounts
+              column={column}
+              left={leftOf(i)}
+              width={field.width}
+              dayName={sayDay(column.day, wording, SHORT_DAY)}
+              onWiden={hands.onWiden}
+            />
+          </div>
+        ))}
+        {draft && <Drafts span={draft} field={field} />}
+        <NowMark field={field} zone={clock} />
+      </SheetSurface>
     </View>
   );
 }
@@ -261,9 +223,6 @@ const styles = StyleSheet.create({
   all: { flex: 1, minHeight: 0, userSelect: 'none' } as object,
   heads: { borderTopWidth: 1, borderBottomWidth: 1 },
   band: { borderBottomWidth: 1 },
-  // What lies under the hand is held there when the sheet is sized, by no one else.
-  scroll: { flex: 1, overflowAnchor: 'none' } as object,
-  body: { touchAction: 'pan-y', overflow: 'hidden' } as object,
   draft: {
     position: 'absolute',
     borderWidth: 2,

@@ -1,22 +1,18 @@
-import type { RefObject } from 'react';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { ScrollView, StyleSheet, Text, View } from 'react-native';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { StyleSheet, Text, View } from 'react-native';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { inkOf } from '@/core/colour/inkOf';
 import type { Span } from '@/core/layout/drag';
 import { weeksOf } from '@/core/layout/grid';
 import { daysOf, takesDay } from '@/core/agenda/parts';
-import type { Detail } from '@/core/model/view';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
 import { weekdayName } from '@/core/time/words';
 import { inkColours } from '@/ui/theme/palette';
 import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
 import type { FormProps } from '../sheet/formProps';
-import type { GhostHandle } from '../sheet/Ghost';
-import { Ghost } from '../sheet/Ghost';
-import { useSheetGestures } from '../sheet/useSheetGestures';
-import { useRoom } from '../sheet/useRoom';
+import { SheetSurface } from '../sheet/SheetSurface';
+import { useHands, useSurface } from '../sheet/useSurface';
 import { GridCell } from './GridCell';
 import { GridWeekView } from './GridWeekView';
 import { HEAD } from './geometry';
@@ -25,13 +21,6 @@ import { useGridLayout } from './useGridLayout';
 
 const DAYS = 7;
 const NONE: readonly string[] = [];
-
-interface Props extends FormProps {
-  /** `days` are those of whole weeks; these are the days that were asked for (day numbers, the end excluded). */
-  within: { from: number; to: number };
-  detail: Detail;
-  onShowWeek(day: number): void;
-}
 
 /** Edge colours of the events that take a day, by day. */
 function useWashes(
@@ -51,16 +40,17 @@ function useWashes(
 }
 
 /** Weeks under each other, a cell a day. A day can be opened in place, and then shows all that it has. */
-export function Grid(props: Props) {
-  const { days, within, detail, occurrences, calendars, categoryInks, preferences } = props;
-  const { selectedId, draft, today } = props;
+export function Grid(props: FormProps) {
+  const { place, content, look, hands } = props;
+  const { drawn, range: within, view } = place;
+  const { days } = drawn;
+  const { occurrences } = content;
+  const { categoryInks, preferences, selectedId, draft, covered, today } = look;
   const { wording, settings, firstWeekday } = preferences;
   const isWide = useIsWide();
   const palette = usePalette();
-  const { room, onLayout } = useRoom();
-  const surface = useRef<View>(null);
-  const scroller = useRef<ScrollView>(null);
-  const ghost = useRef<GhostHandle>(null);
+  const surface = useSurface(props);
+  const { room, calendarOf, scroller } = surface;
   const [openDay, setOpenDay] = useState<number | null>(null);
   const weeks = useMemo(() => weeksOf(days, firstWeekday), [days, firstWeekday]);
   const layout = useGridLayout(
@@ -68,14 +58,13 @@ export function Grid(props: Props) {
       ...weeks,
       room,
       isWide,
-      detail,
+      detail: view.detail,
       scale: preferences.scale,
       hasWeekNumbers: settings.hasWeekNumbers,
       openDay,
     },
     occurrences,
   );
-  const calendarOf = useMemo(() => new Map(calendars.map((c) => [c.id, c])), [calendars]);
   const inkFor = useCallback(
     (o: Occurrence) => inkOf(o, calendarOf.get(o.calendarId)?.ink ?? palette.dim, categoryInks),
     [calendarOf, categoryInks, palette],
@@ -92,27 +81,12 @@ export function Grid(props: Props) {
       ),
     [layout],
   );
-  const ids = order.flat();
-  const tabStop = selectedId !== null && ids.includes(selectedId) ? selectedId : ids[0];
-  const element = surface as unknown as RefObject<HTMLElement | null>;
-  const { draggedId } = useSheetGestures(
-    {
-      element,
-      ghost,
-      axis: 'days',
-      occurrences,
-      calendarOf,
-      layout,
-      order,
-      slot: settings.slot,
-      newLength: props.newLength,
-      spotAt: (clientX, clientY) => {
-        const box = element.current?.getBoundingClientRect();
-        return box ? spotInGrid(clientX - box.left, clientY - box.top, layout) : null;
-      },
-    },
-    props,
-  );
+  const { draggedId, tabStopId } = useHands(surface, props, {
+    axis: 'days',
+    layout,
+    order,
+    spotAt: (left, top) => spotInGrid(left, top, layout),
+  });
   const ghostPlace = useCallback((span: Span) => placeInGrid(span, layout), [layout]);
   const openOrClose = useCallback(
     (day: number) => setOpenDay((last) => (last === day ? null : day)),
@@ -124,8 +98,8 @@ export function Grid(props: Props) {
   const focusDay = focus && dayOfWall(focus.start);
   useEffect(() => {
     const week = layout.weeks.find(({ day }) => focusDay !== undefined && focusDay < day + DAYS);
-    if (props.covered > 0 && week) scroller.current?.scrollTo({ y: week.y, animated: false });
-  }, [focusDay, layout, props.covered]);
+    if (covered > 0 && week) scroller.current?.scrollTo({ y: week.y, animated: false });
+  }, [focusDay, layout, covered, scroller]);
 
   const isDraft = (day: number) =>
     draft !== null &&
@@ -146,66 +120,57 @@ export function Grid(props: Props) {
           </Text>
         ))}
       </View>
-      <ScrollView
-        ref={scroller}
-        style={styles.scroll}
-        contentContainerStyle={{ paddingBottom: props.covered }}
-        onLayout={onLayout}
-        tabIndex={-1}
+      <SheetSurface
+        surface={surface}
+        name={content.name}
+        height={layout.height}
+        look={look}
+        ghostPlace={ghostPlace}
       >
-        <View
-          ref={surface}
-          role="group"
-          aria-label={props.name}
-          style={[styles.surface, { height: layout.height }]}
-        >
-          {room.width > 0 &&
-            layout.weeks.map((week) => (
-              <div key={week.day} className="sheet-day">
-                {layout.offsets.map((offset, column) => {
-                  const day = week.day + offset;
-                  return (
-                    <GridCell
-                      key={day}
-                      day={day}
-                      left={layout.gutter + column * layout.cell}
-                      top={week.y}
-                      width={layout.cell}
-                      height={week.height}
-                      head={layout.head}
-                      isToday={day === today}
-                      isWithin={day >= within.from && day < within.to}
-                      isOpen={day === openDay}
-                      isDraft={isDraft(day)}
-                      bookedMinutes={props.bookedOn(day)}
-                      isTall={!isWide}
-                      washes={washes.get(day) ?? NONE}
-                      workweek={settings.workweek}
-                      wording={wording}
-                      onOpenDay={openOrClose}
-                    />
-                  );
-                })}
-                <GridWeekView
-                  week={week}
-                  layout={layout}
-                  calendarOf={calendarOf}
-                  inkFor={inkFor}
-                  firstWeekday={firstWeekday}
+        {layout.weeks.map((week) => (
+          <div key={week.day} className="sheet-day">
+            {layout.offsets.map((offset, column) => {
+              const day = week.day + offset;
+              return (
+                <GridCell
+                  key={day}
+                  day={day}
+                  left={layout.gutter + column * layout.cell}
+                  top={week.y}
+                  width={layout.cell}
+                  height={week.height}
+                  head={layout.head}
+                  isToday={day === today}
+                  isWithin={day >= within.from && day < within.to}
+                  isOpen={day === openDay}
+                  isDraft={isDraft(day)}
+                  bookedMinutes={content.bookedOn(day)}
+                  isTall={!isWide}
+                  washes={washes.get(day) ?? NONE}
+                  workweek={settings.workweek}
                   wording={wording}
-                  isWide={isWide}
-                  selectedId={selectedId}
-                  draggedId={draggedId}
-                  tabStopId={tabStop}
-                  onOpen={props.onOpen}
                   onOpenDay={openOrClose}
-                  onShowWeek={props.onShowWeek}
                 />
-              </div>
-            ))}
-          <Ghost ref={ghost} place={ghostPlace} width={room.width} wording={wording} />
-        </View>
-      </ScrollView>
+              );
+            })}
+            <GridWeekView
+              week={week}
+              layout={layout}
+              calendarOf={calendarOf}
+              inkFor={inkFor}
+              firstWeekday={firstWeekday}
+              wording={wording}
+              isWide={isWide}
+              selectedId={selectedId}
+              draggedId={draggedId}
+              tabStopId={tabStopId}
+              onOpen={hands.onOpen}
+              onOpenDay={openOrClose}
+              onShowWeek={hands.onShowWeek}
+            />
+          </div>
+        ))}
+      </SheetSurface>
     </View>
   );
 }
@@ -221,7 +186,4 @@ const styles = StyleSheet.create({
     fontSize: textPx(10.5),
     letterSpacing: 0.6,
   },
-  // What lies under the hand is held there when the sheet is sized, by no one else.
-  scroll: { flex: 1, overflowAnchor: 'none' } as object,
-  surface: { touchAction: 'pan-y', overflow: 'hidden', userSelect: 'none' } as object,
 });

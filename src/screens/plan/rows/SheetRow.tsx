@@ -15,11 +15,12 @@ import { OutsideCounts } from './OutsideCounts';
 import type { TimeLine } from './RowBackground';
 import { RowBackground } from './RowBackground';
 import { DayButton } from '../sheet/DayButton';
+import type { SheetGestures } from '../sheet/sheetGestures';
 import { sayPart } from '@/features/bars/sayPart';
 import { WholeDayBar } from '../sheet/WholeDayBar';
 
-interface Props {
-  row: Row;
+/** What all rows are drawn by. It stays the same while none of it changes. */
+export interface RowsDrawn {
   line: TimeLine;
   sizes: RowSizes;
   gutter: number;
@@ -30,31 +31,33 @@ interface Props {
   categoryInks: ReadonlyMap<string, string> | null;
   workweek: Workweek;
   wording: Wording;
+  /** The part of the sheet that is in sight, or near it, in px from its top. Other bars wait. */
+  seenFrom: number;
+  seenTo: number;
+  hands: SheetGestures;
+}
+
+interface Props {
+  row: Row;
+  drawn: RowsDrawn;
   bookedMinutes: number;
   isToday: boolean;
   /** The zone whose clock counts on a day spent elsewhere. */
   awayZone: string | null;
-  /** The part of the sheet that is in sight, or near it, in px from its top. Other bars wait. */
-  seenFrom: number;
-  seenTo: number;
   /** Ids of bars, where they are in this row. */
   selectedId: string | null;
   draggedId: string | null;
   tabStopId: string | null;
-  onOpen(occurrence: Occurrence): void;
-  onAddToDay(day: number): void;
-  onWorkday(day: number): void;
-  onWiden(): void;
 }
 
 /** A day of the sheet with everything on it. */
 export const SheetRow = memo(function SheetRow(props: Props) {
-  const { row, line, sizes, gutter, calendarOf, categoryInks, workweek, wording, isToday } = props;
-  const { selectedId, draggedId, tabStopId, seenFrom, seenTo, onOpen } = props;
+  const { row, drawn, isToday, selectedId, draggedId, tabStopId } = props;
+  const { line, sizes, gutter, calendarOf, categoryInks, workweek, wording, hands } = drawn;
   const { dim } = usePalette();
   // What is dragged stays: a finger whose element goes away scrolls the page instead.
   const isDrawn = ({ id }: Occurrence, top: number) =>
-    (top >= seenFrom && top <= seenTo) || id === draggedId;
+    (top >= drawn.seenFrom && top <= drawn.seenTo) || id === draggedId;
   const inkFor = (o: Occurrence) =>
     inkOf(o, calendarOf.get(o.calendarId)?.ink ?? dim, categoryInks);
   const barProps = (o: Occurrence) => ({
@@ -62,7 +65,7 @@ export const SheetRow = memo(function SheetRow(props: Props) {
     isSelected: o.id === selectedId,
     isTabStop: o.id === tabStopId,
     wording,
-    onOpen,
+    onOpen: hands.onOpen,
     left: gutter,
   });
   return (
@@ -80,10 +83,10 @@ export const SheetRow = memo(function SheetRow(props: Props) {
           row={row}
           width={gutter}
           calendar={calendarOf.get(row.calendarId)}
-          hasDay={props.hasDay}
+          hasDay={drawn.hasDay}
           isToday={isToday}
           wording={wording}
-          onAdd={props.onAddToDay}
+          onAdd={hands.onAddToDay}
         />
       ) : (
         <DayButton
@@ -98,8 +101,8 @@ export const SheetRow = memo(function SheetRow(props: Props) {
           awayZone={props.awayZone}
           workweek={workweek}
           wording={wording}
-          onAdd={props.onAddToDay}
-          onWorkday={props.onWorkday}
+          onAdd={hands.onAddToDay}
+          onWorkday={hands.onWorkday}
         />
       )}
       {row.tops.map((bar, n) => {
@@ -143,7 +146,7 @@ export const SheetRow = memo(function SheetRow(props: Props) {
         sizes={sizes}
         gutter={gutter}
         dayName={sayDay(row.day, wording, SHORT_DAY)}
-        onWiden={props.onWiden}
+        onWiden={hands.onWiden}
       />
     </div>
   );

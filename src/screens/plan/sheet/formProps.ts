@@ -1,36 +1,35 @@
-import type { Occurrence } from '@/core/agenda/occurrence';
-import type { Span } from '@/core/layout/drag';
-import type { Hours } from '@/core/layout/hours';
-import type { Track } from '@/core/layout/tracks';
 import type { Calendar } from '@/core/model/calendar';
+import type { Category } from '@/core/model/others';
+import type { Span } from '@/core/layout/drag';
 import type { Preferences } from '@/data/preferences';
+import type { SheetContent } from '../useSheetContent';
+import type { SheetPlace } from '../useSheetPlace';
 import type { SheetGestures } from './sheetGestures';
 
-/** What every form of the sheet is given. */
-export interface FormProps extends SheetGestures {
-  /** The days shown (day numbers), in order, and what they are together: "Week". */
-  days: readonly number[];
-  /** What each row or column stands for. */
-  tracks: readonly Track[];
-  name: string;
-  /** Day number */
-  today: number;
-  /** Hours shown, and whether they are more than the usual ones. */
-  hours: Hours;
-  isWidened: boolean;
-  onWiden(isWidened: boolean): void;
-  occurrences: readonly Occurrence[];
-  /** Booked minutes of a day. */
-  bookedOn(day: number): number;
+/** How a sheet is drawn, and what stands out on it. */
+export interface Look {
   calendars: readonly Calendar[];
+  categories: readonly Category[];
   /** The inks of categories by id, where inks stand for them; else null. */
   categoryInks: ReadonlyMap<string, string> | null;
+  preferences: Preferences;
   /** Minutes that a new event lasts. */
   newLength: number;
-  preferences: Preferences;
+  /** Day number */
+  today: number;
   selectedId: string | null;
+  /** The day whose events are listed beside. */
+  chosenDay: number | null;
   /** The time of what is being added. */
   draft: Span | null;
   /** How much of the lower part a panel lies over, in px. */
   covered: number;
+}
+
+/** What every form of the sheet is given: where it stands, what is on it, how it looks, what hands do. */
+export interface FormProps {
+  place: Pick<SheetPlace, 'view' | 'range' | 'drawn'>;
+  content: SheetContent;
+  look: Look;
+  hands: SheetGestures;
 }

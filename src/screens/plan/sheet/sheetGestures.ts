@@ -1,15 +1,27 @@
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Span } from '@/core/layout/drag';
+import type { TableSetup } from '@/core/model/view';
 
-/** What hands can do on the sheet, whatever its form. */
+/** What hands can do on the sheet, whatever its form. They stay the same from one drawing to the next. */
 export interface SheetGestures {
   onOpen(occurrence: Occurrence): void;
   onMenu(occurrence: Occurrence): void;
   onDrop(occurrence: Occurrence, span: Span): void;
   onDraw(span: Span): void;
   onAddToDay(day: number): void;
+  /** Shows a day's events beside. */
+  onOpenDay(day: number): void;
+  onShowWeek(day: number): void;
   /** When and where the work of a date is. */
   onWorkday(day: number): void;
+  /** Shows all hours that something lies in. */
+  onWiden(): void;
+  onUsualHours(): void;
   onSwipe(direction: -1 | 1): void;
   onRefuse(reason: string): void;
+  /** Shows the sheet as people in a zone see it. */
+  onSeeAs(zone: string | null): void;
+  /** Told of the first day in sight of a form that runs on. */
+  onSeen(day: number): void;
+  onTableSetup(setup: TableSetup): void;
 }

@@ -1,34 +1,14 @@
 import type { RefObject } from 'react';
 import { useEffect, useRef } from 'react';
 import type { Span, Spot } from '@/core/layout/drag';
+import type { Axis, DragTarget, Grip, Press, PressEffect, PressEvent } from '@/core/layout/press';
+import { pressed } from '@/core/layout/press';
 import { afterRelease } from '@/ui/afterRelease';
 import { edgeScroll } from './edgeScroll';
-import { daysBetween, moveSpan, spanBetween, stretchSpan } from '@/core/layout/drag';
 
-/** How long a finger rests before it takes hold, in ms. */
-const HOLD = 300;
-/** How far a mouse goes before a press becomes a drag, and a finger before it becomes a scroll, in px. */
-const MOUSE_SLACK = 4;
-const TOUCH_SLACK = 9;
-/** How far a finger swipes to turn to another week, in px. */
-const SWIPE = 56;
 /** Near its end a bar is stretched by the mouse, in px; narrower bars are only moved. */
 const EDGE_ZONE = 6;
 const EDGE_MIN_BAR = 24;
-
-/**
- * Where time runs on a form: across its rows, down its columns, or only from day to day. Bars that
- * lie across days always run across.
- */
-export type Axis = 'across' | 'down' | 'days';
-
-export interface DragTarget {
-  /** The occurrence's id. */
-  id: string;
-  span: Span;
-  /** Why it can't be dragged, in words; null when it can. */
-  refusal: string | null;
-}
 
 export interface DragCallbacks {
   slot: number;
@@ -47,33 +27,12 @@ export interface DragCallbacks {
   onSwipe(direction: -1 | 1): void;
 }
 
-type Kind = 'move' | 'start' | 'end' | 'draw';
-
-interface Press {
-  pointerId: number;
-  isTouch: boolean;
-  x: number;
-  y: number;
-  /** Where the pointer is now. */
-  lastX: number;
-  lastY: number;
-  spot: Spot;
-  kind: Kind;
-  target: DragTarget | undefined;
-  isDragging: boolean;
-  span: Span | null;
-  timer: ReturnType<typeof setTimeout> | undefined;
-  /** What was pressed, and what scrolls along with it at the edges. */
-  element: Element;
-  scrolling: ReturnType<typeof edgeScroll> | null;
-}
-
-function kindOf(
+function gripOf(
   event: PointerEvent,
   bar: HTMLElement | null,
   axis: Axis,
   isWholeDay: boolean,
-): Kind {
+): Grip {
   const handle = (event.target as HTMLElement).closest<HTMLElement>('[data-handle]')?.dataset[
     'handle'
   ];
@@ -89,13 +48,18 @@ function kindOf(
   return event.pointerType === 'mouse' && isAtEnd && length >= EDGE_MIN_BAR ? 'end' : 'move';
 }
 
-function spanAt(press: Press, at: Spot, { slot, axis }: DragCallbacks): Span {
-  if (press.kind === 'draw' || !press.target) {
-    if (axis === 'days') return daysBetween(press.spot.day, at.day);
-    return spanBetween(press.spot, { ...at, day: press.spot.day }, slot);
-  }
-  if (press.kind === 'move') return moveSpan(press.target.span, press.spot, at, slot);
-  return stretchSpan(press.target.span, press.kind, at, slot);
+const barOf = (event: Event) => (event.target as HTMLElement).closest<HTMLElement>('[data-occ]');
+
+/** What a pointer that is down goes by, besides the press itself. */
+interface Pointer {
+  id: number;
+  /** Where it is now. */
+  x: number;
+  y: number;
+  /** What was pressed, and what scrolls along with it at the edges. */
+  element: Element;
+  timer?: ReturnType<typeof setTimeout>;
+  scrolling?: ReturnType<typeof edgeScroll>;
 }
 
 /**
@@ -112,55 +76,66 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
     const element = sheet.current;
     if (!element) return;
     let press: Press | null = null;
+    let pointer: Pointer | null = null;
     let swallowClick = false;
     // What a held bar opens would get the click that follows a finger's release.
     let swallowTouchEnd = false;
 
-    function begin() {
-      if (!press || press.isDragging) return;
-      if (press.target?.refusal) {
-        const { refusal } = press.target;
-        end();
-        swallowClick = true;
-        latest.current.onRefuse(refusal);
-        return;
+    function run(event: PressEvent) {
+      const step = pressed(press, event, latest.current);
+      press = step.press;
+      if (!press) stop();
+      for (const effect of step.effects) carryOut(effect);
+    }
+
+    function stop() {
+      clearTimeout(pointer?.timer);
+      pointer?.scrolling?.stop();
+      pointer = null;
+    }
+
+    function carryOut(effect: PressEffect) {
+      switch (effect.do) {
+        case 'waitForHold':
+          pointer!.timer = setTimeout(() => run({ kind: 'held' }), effect.ms);
+          return;
+        case 'takeHold':
+          element!.setPointerCapture(pointer!.id);
+          pointer!.scrolling = edgeScroll(pointer!.element, pointer!.y, move);
+          return;
+        case 'drag':
+          return latest.current.onDrag(effect.id, effect.span);
+        default:
+          swallowClick = true;
+          return finish(effect);
       }
-      press.isDragging = true;
-      element!.setPointerCapture(press.pointerId);
-      press.scrolling = edgeScroll(
-        press.element,
-        press.y,
-        () => press && followTo(press.lastX, press.lastY),
-      );
-      follow(press.spot);
     }
 
-    /** What is dragged goes to where the pointer is. */
-    function followTo(clientX: number, clientY: number) {
-      const at = latest.current.spotAt(clientX, clientY);
-      if (at) follow(at);
+    function finish(effect: Exclude<PressEffect, { do: 'waitForHold' | 'takeHold' | 'drag' }>) {
+      const { current } = latest;
+      switch (effect.do) {
+        case 'drop':
+          return current.onDrop(effect.id, effect.span);
+        case 'menu':
+          swallowTouchEnd = true;
+          return current.onMenu(effect.id);
+        case 'swipe':
+          return current.onSwipe(effect.direction);
+        case 'refuse':
+          return current.onRefuse(effect.reason);
+        case 'letGo':
+          return current.onCancel();
+      }
     }
 
-    function follow(at: Spot) {
-      if (!press) return;
-      press.span = spanAt(press, at, latest.current);
-      latest.current.onDrag(press.target?.id ?? null, press.span);
+    /** What is dragged goes to where the pointer is, also when the sheet went on below it. */
+    function move() {
+      if (!pointer) return;
+      const { x, y } = pointer;
+      run({ kind: 'moved', at: { x, y }, spot: latest.current.spotAt(x, y) });
     }
 
-    function end() {
-      clearTimeout(press?.timer);
-      press?.scrolling?.stop();
-      press = null;
-    }
-
-    function cancel() {
-      if (!press) return;
-      const wasDragging = press.isDragging;
-      end();
-      if (!wasDragging) return;
-      swallowClick = true;
-      latest.current.onCancel();
-    }
+    const cancel = () => run({ kind: 'cancelled' });
 
     function onPointerDown(event: PointerEvent) {
       swallowClick = false;
@@ -168,63 +143,30 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
       if (!event.isPrimary) cancel();
       if (event.button !== 0 || !event.isPrimary) return;
       if ((event.target as HTMLElement).closest('[data-nodrag]')) return;
-      const spot = latest.current.spotAt(event.clientX, event.clientY);
+      const { clientX: x, clientY: y } = event;
+      const spot = latest.current.spotAt(x, y);
       if (!spot) return;
-      const bar = (event.target as HTMLElement).closest<HTMLElement>('[data-occ]');
+      const bar = barOf(event);
+      const target = (bar && latest.current.target(bar.dataset['occ']!)) ?? null;
+      const grip = gripOf(event, bar, latest.current.axis, target?.span.wholeDay ?? false);
       const isTouch = event.pointerType !== 'mouse';
-      const target = bar ? latest.current.target(bar.dataset['occ']!) : undefined;
-      press = {
-        pointerId: event.pointerId,
-        isTouch,
-        x: event.clientX,
-        y: event.clientY,
-        spot,
-        kind: kindOf(event, bar, latest.current.axis, target?.span.wholeDay ?? false),
-        target,
-        isDragging: false,
-        span: null,
-        timer: undefined,
-        lastX: event.clientX,
-        lastY: event.clientY,
-        element: event.target as Element,
-        scrolling: null,
-      };
-      if (isTouch)
-        press.timer = setTimeout(begin, press.kind === 'start' || press.kind === 'end' ? 0 : HOLD);
+      stop();
+      pointer = { id: event.pointerId, x, y, element: event.target as Element };
+      run({ kind: 'down', isTouch, from: { x, y }, spot, grip, target });
     }
 
     function onPointerMove(event: PointerEvent) {
-      if (!press || event.pointerId !== press.pointerId) return;
-      const far = Math.hypot(event.clientX - press.x, event.clientY - press.y);
-      if (!press.isDragging) {
-        if (press.isTouch && far > TOUCH_SLACK) clearTimeout(press.timer);
-        if (press.isTouch || far <= MOUSE_SLACK) return;
-        begin();
-      }
-      press.lastX = event.clientX;
-      press.lastY = event.clientY;
-      press.scrolling?.at(event.clientY);
-      followTo(event.clientX, event.clientY);
+      if (event.pointerId !== pointer?.id) return;
+      pointer.x = event.clientX;
+      pointer.y = event.clientY;
+      pointer.scrolling?.at(event.clientY);
+      move();
     }
 
     function onPointerUp(event: PointerEvent) {
-      if (!press || event.pointerId !== press.pointerId) return;
-      const { isDragging, isTouch, span, target, x, y } = press;
-      end();
-      if (isDragging) {
-        swallowClick = true;
-        const isHeldStill =
-          isTouch && target && span?.start === target.span.start && span.end === target.span.end;
-        swallowTouchEnd = Boolean(isHeldStill);
-        if (isHeldStill) latest.current.onMenu(target.id);
-        else if (span) latest.current.onDrop(target?.id ?? null, span);
-        return;
-      }
-      const dx = event.clientX - x;
-      if (isTouch && Math.abs(dx) > SWIPE && Math.abs(dx) > 2 * Math.abs(event.clientY - y)) {
-        swallowClick = true;
-        latest.current.onSwipe(dx < 0 ? 1 : -1);
-      }
+      if (event.pointerId !== pointer?.id) return;
+      swallowTouchEnd = false;
+      run({ kind: 'released', at: { x: event.clientX, y: event.clientY } });
     }
 
     function onClick(event: MouseEvent) {
@@ -240,7 +182,7 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
     }
 
     function onTouchMove(event: TouchEvent) {
-      if (press?.isDragging) event.preventDefault();
+      if (press?.phase === 'dragging') event.preventDefault();
     }
 
     function onTouchEnd(event: TouchEvent) {
@@ -249,7 +191,7 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
     }
 
     function onContextMenu(event: MouseEvent) {
-      const bar = (event.target as HTMLElement).closest<HTMLElement>('[data-occ]');
+      const bar = barOf(event);
       if (press?.isTouch || bar) event.preventDefault();
       if (bar && !press?.isTouch) {
         cancel();
@@ -259,31 +201,25 @@ export function useSheetDrag(sheet: RefObject<HTMLElement | null>, callbacks: Dr
     }
 
     function onKeyDown(event: KeyboardEvent) {
-      if (event.key !== 'Escape' || !press?.isDragging) return;
+      if (event.key !== 'Escape' || press?.phase !== 'dragging') return;
       event.stopPropagation();
       cancel();
     }
 
-    element.addEventListener('pointerdown', onPointerDown);
-    element.addEventListener('pointermove', onPointerMove);
-    element.addEventListener('pointerup', onPointerUp);
-    element.addEventListener('pointercancel', cancel);
-    element.addEventListener('click', onClick, { capture: true });
-    element.addEventListener('touchmove', onTouchMove, { passive: false });
-    element.addEventListener('touchend', onTouchEnd, { passive: false });
-    element.addEventListener('contextmenu', onContextMenu);
-    window.addEventListener('keydown', onKeyDown, { capture: true });
+    const listening = new AbortController();
+    const { signal } = listening;
+    element.addEventListener('pointerdown', onPointerDown, { signal });
+    element.addEventListener('pointermove', onPointerMove, { signal });
+    element.addEventListener('pointerup', onPointerUp, { signal });
+    element.addEventListener('pointercancel', cancel, { signal });
+    element.addEventListener('click', onClick, { capture: true, signal });
+    element.addEventListener('touchmove', onTouchMove, { passive: false, signal });
+    element.addEventListener('touchend', onTouchEnd, { passive: false, signal });
+    element.addEventListener('contextmenu', onContextMenu, { signal });
+    window.addEventListener('keydown', onKeyDown, { capture: true, signal });
     return () => {
-      end();
-      element.removeEventListener('pointerdown', onPointerDown);
-      element.removeEventListener('pointermove', onPointerMove);
-      element.removeEventListener('pointerup', onPointerUp);
-      element.removeEventListener('pointercancel', cancel);
-      element.removeEventListener('click', onClick, { capture: true });
-      element.removeEventListener('touchmove', onTouchMove);
-      element.removeEventListener('touchend', onTouchEnd);
-      element.removeEventListener('contextmenu', onContextMenu);
-      window.removeEventListener('keydown', onKeyDown, { capture: true });
+      stop();
+      listening.abort();
     };
   }, [sheet]);
 }

@@ -7,7 +7,7 @@ import type { Calendar } from '@/core/model/calendar';
 import { DAY, MINUTE } from '@/core/time/civil';
 import type { GhostHandle } from './Ghost';
 import type { SheetGestures } from './sheetGestures';
-import type { Axis } from './useSheetDrag';
+import type { Axis } from '@/core/layout/press';
 import { useSheetDrag } from './useSheetDrag';
 import { useSheetKeys } from './useSheetKeys';
 

@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import type { Span } from '@/core/layout/drag';
 import { stretchSpan } from '@/core/layout/drag';
 import { DAY, dayOfWall, MINUTE } from '@/core/time/civil';
-import type { Axis, DragTarget } from './useSheetDrag';
+import type { Axis, DragTarget } from '@/core/layout/press';
 
 export interface KeyCallbacks {
   slot: number;

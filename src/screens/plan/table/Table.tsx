@@ -1,40 +1,23 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import type { Occurrence } from '@/core/agenda/occurrence';
-import type { Calendar } from '@/core/model/calendar';
-import type { Category } from '@/core/model/others';
-import type { TableColumn, TableSetup } from '@/core/model/view';
+import type { TableColumn } from '@/core/model/view';
 import { count, sayHours } from '@/core/time/words';
-import type { Preferences } from '@/data/preferences';
 import { usePalette } from '@/ui/theme/theme';
 import type { TableSetting } from '@/core/agenda/tableColumns';
+import type { FormProps } from '../sheet/formProps';
 import { ColumnsDialog } from './ColumnsDialog';
 import { GroupChoice } from './GroupChoice';
 import { TableBody } from './TableBody';
 import { useTableLines } from './useTableLines';
 
-interface Props {
-  /** The days of the table (day numbers, the end excluded). */
-  within: { from: number; to: number };
-  name: string;
-  occurrences: readonly Occurrence[];
-  calendars: readonly Calendar[];
-  categories: readonly Category[];
-  categoryInks: ReadonlyMap<string, string> | null;
-  preferences: Preferences;
-  selectedId: string | null;
-  covered: number;
-  setup: TableSetup;
-  onSetup(setup: TableSetup): void;
-  onOpen(occurrence: Occurrence): void;
-  onMenu(occurrence: Occurrence): void;
-}
-
 /** A line an event of the span, with columns that can be chosen, moved and sorted, in groups with totals. */
-export function Table(props: Props) {
-  const { within, occurrences, calendars, categories, categoryInks, preferences, setup } = props;
-  const { selectedId, onSetup, onOpen } = props;
+export function Table({ place, content, look, hands }: FormProps) {
+  const { range: within, view } = place;
+  const { occurrences } = content;
+  const { calendars, categories, categoryInks, preferences, selectedId, covered } = look;
+  const { table: setup } = view;
+  const { onTableSetup: onSetup, onOpen } = hands;
   const palette = usePalette();
   const [isChoosing, setChoosing] = useState(false);
   const setting = useMemo(
@@ -65,7 +48,7 @@ export function Table(props: Props) {
           const o = occ === undefined ? undefined : byId.get(occ);
           if (!o) return;
           event.preventDefault();
-          props.onMenu(o);
+          hands.onMenu(o);
         },
       }}
     >
@@ -87,14 +70,14 @@ export function Table(props: Props) {
         </Text>
       ) : (
         <TableBody
-          name={props.name}
+          name={content.name}
           lines={lines}
           setup={setup}
           setting={setting}
           categoryInks={categoryInks}
           lineScale={preferences.scale.line}
           selectedId={selectedId}
-          covered={props.covered}
+          covered={covered}
           onSort={sortBy}
           onOpen={onOpen}
         />

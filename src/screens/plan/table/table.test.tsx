@@ -7,10 +7,12 @@ import { at, timed, TODAY } from '@/core/testing/occurrences';
 import { HOUR } from '@/core/time/civil';
 import { openDialogs } from '@/ui/testing/dialogs';
 import { inTheme } from '@/ui/testing/inTheme';
-import { CLIENTS, PREFERENCES, WORKSHOP } from '../testing/samples';
+import { CLIENTS, HANDS, LOOK } from '../testing/samples';
+import type { SheetContent } from '../useSheetContent';
 import { Table } from './Table';
 
 const MONDAY = TODAY - 1;
+const DAYS = { from: MONDAY, to: MONDAY + 7, days: [0, 1, 2, 3, 4, 5, 6].map((n) => MONDAY + n) };
 const SETUP = DEFAULT_VIEW.table;
 /** Heights of the room for the lines, and of a line, in px. */
 const ROOM = 400;
@@ -42,22 +44,18 @@ function draw(occurrences: Occurrence[], first: Partial<TableSetup> = {}) {
     const [setup, setSetup] = useState({ ...SETUP, ...first });
     return (
       <Table
-        within={{ from: MONDAY, to: MONDAY + 7 }}
-        name="Week"
-        occurrences={occurrences}
-        calendars={[CLIENTS, WORKSHOP]}
-        categories={[{ id: 'quay', name: 'Quay', ink: '#1D5480', order: 0 }]}
-        categoryInks={null}
-        preferences={PREFERENCES}
-        selectedId="call"
-        covered={0}
-        setup={setup}
-        onSetup={(next) => {
-          onSetup(next);
-          setSetup(next);
+        place={{ view: { ...DEFAULT_VIEW, table: setup }, range: DAYS, drawn: DAYS }}
+        content={{ name: 'Week', occurrences } as SheetContent}
+        look={{ ...LOOK, selectedId: 'call' }}
+        hands={{
+          ...HANDS,
+          onOpen,
+          onMenu,
+          onTableSetup: (next) => {
+            onSetup(next);
+            setSetup(next);
+          },
         }}
-        onOpen={onOpen}
-        onMenu={onMenu}
       />
     );
   }

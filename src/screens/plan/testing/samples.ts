@@ -2,7 +2,10 @@ import { newCalendar } from '@/core/model/calendar';
 import { INKS } from '@/core/model/inks';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import { scaleOf } from '@/core/view/scale';
+import { TODAY } from '@/core/testing/occurrences';
 import type { Preferences } from '@/data/preferences';
+import type { Look } from '../sheet/formProps';
+import type { SheetGestures } from '../sheet/sheetGestures';
 
 export const WORDING = { locale: 'en-GB', hourCycle: '24' } as const;
 
@@ -30,4 +33,38 @@ export const PREFERENCES: Preferences = {
   firstWeekday: 0,
   wording: WORDING,
   scale: scaleOf(DEFAULT_SETTINGS),
+};
+
+/** How a sheet looks on which nothing stands out. */
+export const LOOK: Look = {
+  calendars: [CLIENTS, WORKSHOP],
+  categories: [{ id: 'quay', name: 'Quay', ink: '#1D5480', order: 0 }],
+  categoryInks: null,
+  preferences: PREFERENCES,
+  newLength: 30,
+  today: TODAY,
+  selectedId: null,
+  chosenDay: null,
+  draft: null,
+  covered: 0,
+};
+
+const nothing = () => undefined;
+/** Hands that do nothing. */
+export const HANDS: SheetGestures = {
+  onOpen: nothing,
+  onMenu: nothing,
+  onDrop: nothing,
+  onDraw: nothing,
+  onAddToDay: nothing,
+  onOpenDay: nothing,
+  onShowWeek: nothing,
+  onWorkday: nothing,
+  onWiden: nothing,
+  onUsualHours: nothing,
+  onSwipe: nothing,
+  onRefuse: nothing,
+  onSeeAs: nothing,
+  onSeen: nothing,
+  onTableSetup: nothing,
 };

@@ -10,24 +10,26 @@ import { Choice } from '@/ui/Choice';
 import { Dialog } from '@/ui/Dialog';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
-import { DETAIL_WORDS, FORM_NEEDS, FORM_WORDS } from './forms';
+import { DETAIL_WORDS, FORM_DEFS } from './forms';
 import { RadioGroup } from '@/ui/RadioGroup';
 
-/** What can be chosen of how the sheet is seen. */
-export interface ViewChoices {
+interface Props {
   view: SheetView;
   setting: SpanSetting;
   /** Days shown now. */
   days: number;
   onView(view: SheetView): void;
-  lenses: readonly Lens[];
-  lens: Lens | null;
-  isLensChanged: boolean;
-  onLens(lens: Lens): void;
-  onLenses(): void;
-  onUpdateLens(): void;
+  lenses: {
+    all: readonly Lens[];
+    current: Lens | null;
+    isChanged: boolean;
+    onPick(lens: Lens): void;
+    onEdit(): void;
+    onUpdate(): void;
+  };
   onNextSeven(): void;
   onPeriods(): void;
+  onClose(): void;
 }
 
 const SIMPLE = [
@@ -42,7 +44,7 @@ const numbers = (from: number, to: number) =>
   Array.from({ length: to - from + 1 }, (_, i) => ({ value: from + i, label: String(from + i) }));
 
 /** How long a stretch the sheet shows, and how it is drawn. Every choice shows at once, and none closes it. */
-export function ViewDialog(props: ViewChoices & { onClose(): void }) {
+export function ViewDialog(props: Props) {
   const { view, setting, days, lenses, onView, onNextSeven, onPeriods, onClose } = props;
   const palette = usePalette();
   const router = useRouter();
@@ -63,12 +65,12 @@ export function ViewDialog(props: ViewChoices & { onClose(): void }) {
       }
     >
       <View style={styles.lenses}>
-        {lenses.length > 0 && (
+        {lenses.all.length > 0 && (
           <Choice
             name="Lenses"
-            value={props.lens?.id ?? ''}
-            options={lenses.map(({ id, name }) => ({ value: id, label: name }))}
-            onChoose={(id) => props.onLens(lenses.find((lens) => lens.id === id)!)}
+            value={lenses.current?.id ?? ''}
+            options={lenses.all.map(({ id, name }) => ({ value: id, label: name }))}
+            onChoose={(id) => lenses.onPick(lenses.all.find((lens) => lens.id === id)!)}
           />
         )}
         <View style={styles.buttons}>
@@ -77,14 +79,14 @@ export function ViewDialog(props: ViewChoices & { onClose(): void }) {
             compact
             onPress={() => {
               onClose();
-              props.onLenses();
+              lenses.onEdit();
             }}
           >
-            {lenses.length ? 'Save as a lens, edit lenses' : 'Save as a lens'}
+            {lenses.all.length ? 'Save as a lens, edit lenses' : 'Save as a lens'}
           </Button>
-          {props.lens && props.isLensChanged && (
-            <Button icon="check" compact onPress={props.onUpdateLens}>
-              {`Update ${props.lens.name}`}
+          {lenses.current && lenses.isChanged && (
+            <Button icon="check" compact onPress={lenses.onUpdate}>
+              {`Update ${lenses.current.name}`}
             </Button>
           )}
         </View>
@@ -140,7 +142,7 @@ export function ViewDialog(props: ViewChoices & { onClose(): void }) {
       </Text>
       <RadioGroup name="Drawn as" style={styles.forms}>
         {FORMS.map((form) => {
-          const { name, icon, says } = FORM_WORDS[form];
+          const { name, icon, says, needs } = FORM_DEFS[form];
           const isFit = suits(form, days);
           const isChosen = form === view.form;
           return (
@@ -148,7 +150,7 @@ export function ViewDialog(props: ViewChoices & { onClose(): void }) {
               key={form}
               role="radio"
               aria-checked={isChosen}
-              aria-label={`${name}: ${isFit ? says : FORM_NEEDS[form]}`}
+              aria-label={`${name}: ${isFit ? says : needs}`}
               disabled={!isFit}
               onPress={() => onView({ ...view, form })}
               style={[
@@ -167,7 +169,7 @@ export function ViewDialog(props: ViewChoices & { onClose(): void }) {
               <View style={styles.words}>
                 <Text style={[styles.name, !isFit && { color: palette.dim }]}>{name}</Text>
                 <Text variant="bodySmall" style={{ color: palette.dim }}>
-                  {isFit ? says : FORM_NEEDS[form]}
+                  {isFit ? says : needs}
                 </Text>
               </View>
             </Pressable>

@@ -1,33 +1,34 @@
 import { Pressable, StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 import { spanName } from '@/core/view/spanWords';
+import { useDo } from '@/data/commands';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette, textPx } from '@/ui/theme/theme';
-import { FORM_WORDS } from './forms';
-import type { ViewChoices } from './ViewDialog';
+import { usePlan } from '../PlanProvider';
+import { FORM_DEFS } from './forms';
 import { ViewDialog } from './ViewDialog';
 
-interface Props extends ViewChoices {
-  isOpen: boolean;
-  onOpen(isOpen: boolean): void;
-}
+/** Days that are offered from today on. */
+const NEXT_DAYS = 7;
 
 /** What the sheet shows and how it is drawn; a press changes both. */
-export function ViewPicker(props: Props) {
-  const { view, setting, isOpen, onOpen } = props;
+export function ViewPicker() {
+  const { place, lensing, today, dialog, dispatch, show } = usePlan();
+  const { view, setting, range } = place;
+  const act = useDo();
   const palette = usePalette();
-  const form = FORM_WORDS[view.form];
+  const form = FORM_DEFS[view.form];
   const span = spanName(view.span, setting);
   const said = span === form.name ? span : `${span} · ${form.name.toLowerCase()}`;
-  const { lens, isLensChanged } = props;
-  const label = lens && !isLensChanged ? lens.name : said;
+  const lens = lensing.current;
+  const label = lens && !lensing.isChanged ? lens.name : said;
   return (
     <>
       <Pressable
         role="button"
         aria-haspopup="dialog"
         aria-label={`${label}: change how the sheet is seen`}
-        onPress={() => onOpen(true)}
+        onPress={() => dispatch({ do: 'ask', dialog: 'view' })}
         style={[
           styles.button,
           { borderColor: palette.accent, backgroundColor: palette.accentWash },
@@ -39,7 +40,29 @@ export function ViewPicker(props: Props) {
         </Text>
         <Icon name="menu-down" size={18} color={palette.accent} />
       </Pressable>
-      {isOpen && <ViewDialog {...props} onClose={() => onOpen(false)} />}
+      {dialog === 'view' && (
+        <ViewDialog
+          view={view}
+          setting={setting}
+          days={range.days.length}
+          onView={show}
+          lenses={{
+            all: lensing.lenses,
+            current: lens,
+            isChanged: lensing.isChanged,
+            onPick: lensing.pick,
+            onEdit: () => dispatch({ do: 'ask', dialog: 'lenses' }),
+            onUpdate: () => {
+              if (!lens) return;
+              const changed = { ...lens, view };
+              void act({ kind: 'keepLens', before: lens, lens: changed, isView: true });
+            },
+          }}
+          onNextSeven={() => place.showSpan({ kind: 'days', count: NEXT_DAYS }, today)}
+          onPeriods={() => dispatch({ do: 'ask', dialog: 'periods' })}
+          onClose={() => dispatch({ do: 'ask', dialog: null })}
+        />
+      )}
     </>
   );
 }

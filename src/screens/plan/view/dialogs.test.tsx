@@ -91,12 +91,12 @@ describe('how the sheet is seen', () => {
     order: 0,
   };
 
-  function draw(fields: Partial<Parameters<typeof ViewDialog>[0]> = {}) {
+  type Props = Parameters<typeof ViewDialog>[0];
+  function draw(fields: Partial<Props> = {}, ofLenses: Partial<Props['lenses']> = {}) {
+    const onLens = { onPick: jest.fn(), onEdit: jest.fn(), onUpdate: jest.fn() };
+    const lenses = { all: [], current: null, isChanged: false, ...onLens, ...ofLenses };
     const told = {
       onView: jest.fn(),
-      onLens: jest.fn(),
-      onLenses: jest.fn(),
-      onUpdateLens: jest.fn(),
       onNextSeven: jest.fn(),
       onPeriods: jest.fn(),
       onClose: jest.fn(),
@@ -106,16 +106,14 @@ describe('how the sheet is seen', () => {
         view={DEFAULT_VIEW}
         setting={SETTING}
         days={7}
-        lenses={[]}
-        lens={null}
-        isLensChanged={false}
+        lenses={lenses}
         {...told}
         {...fields}
       />,
     );
     const group = (name: string) => within(screen.getByRole('radiogroup', { name }));
     const seen = () => told.onView.mock.calls.at(-1)![0] as View;
-    return { ...told, group, seen };
+    return { ...told, ...onLens, group, seen };
   }
 
   test('a span keeps its form where that suits, and gets one that does where it does not', () => {
@@ -167,22 +165,18 @@ describe('how the sheet is seen', () => {
   });
 
   test('a lens is picked, and offers to be updated once the sheet differs from it', () => {
-    const { group, onLens, onUpdateLens } = draw({
-      lenses: [LENS],
-      lens: LENS,
-      isLensChanged: true,
-    });
+    const { group, onPick, onUpdate } = draw({}, { all: [LENS], current: LENS, isChanged: true });
     press('button', 'Update My week');
-    expect(onUpdateLens).toHaveBeenCalled();
+    expect(onUpdate).toHaveBeenCalled();
     fireEvent.click(group('Lenses').getByRole('radio', { name: 'My week' }));
-    expect(onLens).toHaveBeenCalledWith(LENS);
+    expect(onPick).toHaveBeenCalledWith(LENS);
   });
 
   test('without lenses there is only the way to the first', () => {
-    const { onLenses, onClose } = draw();
+    const { onEdit, onClose } = draw();
     expect(screen.queryByRole('radiogroup', { name: 'Lenses' })).toBeNull();
     press('button', 'Save as a lens');
-    expect(onLenses).toHaveBeenCalled();
+    expect(onEdit).toHaveBeenCalled();
     expect(onClose).toHaveBeenCalled();
   });
 

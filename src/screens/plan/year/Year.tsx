@@ -1,25 +1,12 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, Text, View } from 'react-native';
-import type { DayLoads } from '@/core/agenda/dayLoads';
 import { civilDate, dayNumber } from '@/core/time/civil';
 import type { Shade } from '@/core/view/shades';
-import type { Preferences } from '@/data/preferences';
 import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
+import type { FormProps } from '../sheet/formProps';
 import type { YearDay } from './Month';
 import { Month, shadeColours } from './Month';
-
-interface Props {
-  /** First day (day number), and how booked the days from it on are. */
-  fromDay: number;
-  toDay: number;
-  loads: DayLoads | undefined;
-  today: number;
-  chosen: number | null;
-  preferences: Preferences;
-  covered: number;
-  onChoose(day: number): void;
-}
 
 const NOTHING: YearDay = { booked: 0, events: 0, isTaken: false };
 const STEPS: Record<string, number> = {
@@ -56,8 +43,10 @@ function Legend() {
 }
 
 /** Twelve months, each day shaded by its booked hours; a press shows a day's events beside. */
-export function Year(props: Props) {
-  const { fromDay, toDay, loads, today, chosen, preferences, onChoose } = props;
+export function Year({ place, content, look, hands }: FormProps) {
+  const { from: fromDay, to: toDay } = place.range;
+  const { loads } = content;
+  const { today, chosenDay: chosen, preferences } = look;
   const isWide = useIsWide();
   const field = useRef<View>(null);
   const { year } = civilDate(fromDay);
@@ -102,7 +91,7 @@ export function Year(props: Props) {
   return (
     <ScrollView
       style={styles.all}
-      contentContainerStyle={{ paddingBottom: props.covered }}
+      contentContainerStyle={{ paddingBottom: look.covered }}
       tabIndex={-1}
     >
       <Legend />
@@ -123,7 +112,7 @@ export function Year(props: Props) {
               chosen={chosen}
               tabStop={tabStop >= firstDay && tabStop < (months[i + 1] ?? toDay) ? tabStop : null}
               dayAt={dayAt}
-              onChoose={onChoose}
+              onChoose={hands.onOpenDay}
             />
           </View>
         ))}

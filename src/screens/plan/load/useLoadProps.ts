@@ -1,0 +1,7 @@
+import { usePlan } from '../PlanProvider';
+
+/** What the hours of the sheet are reckoned from. */
+export function useLoadProps() {
+  const { content, place, calendars, categories, preferences } = usePlan();
+  return { sight: content.sight, range: place.range, calendars, categories, preferences };
+}

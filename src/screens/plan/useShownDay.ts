@@ -1,0 +1,18 @@
+import { useEffect, useState } from 'react';
+
+const KEY = 'orderly-week-shown';
+
+/** The day that was shown before a reload, if that was today; a new day begins on its own week. */
+function remembered(today: number): number | null {
+  const [day, shown] = (window.sessionStorage.getItem(KEY) ?? '').split(' ').map(Number);
+  return day === today && shown !== undefined && Number.isInteger(shown) ? shown : null;
+}
+
+/** A day (day number) of what the plan shows. It outlives a reload. */
+export function useShownDay(today: number): [number, (day: number) => void] {
+  const [day, setDay] = useState(() => remembered(today) ?? today);
+  useEffect(() => {
+    window.sessionStorage.setItem(KEY, `${today} ${day}`);
+  }, [today, day]);
+  return [day, setDay];
+}
