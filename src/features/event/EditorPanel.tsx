@@ -1,13 +1,9 @@
 import { useState } from 'react';
-import { Controller } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { homeTimes } from '@/core/editing/bothTimes';
-import { inkName } from '@/core/calendars/inks';
-import type { EventForm } from '@/core/editing/form';
 import { spanOf, spanOn } from '@/core/editing/form';
 import type { DateEdit } from '@/core/editing/series/edit';
-import { firstLink } from '@/core/jot/links';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
@@ -25,17 +21,15 @@ import { Consequences } from './Consequences';
 import { PanelFrame } from '@/ui/PanelFrame';
 import { Understood } from './Understood';
 import { CategoryChips } from '@/ui/CategoryChips';
-import { EVENT_ICONS, isEventIcon } from '@/ui/icons/eventIcons';
-import { IconChoice } from '@/ui/IconChoice';
-import { InkChoice } from '@/ui/InkChoice';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Choice } from '@/ui/Choice';
-import { TextField } from '@/ui/TextField';
 import { Unreadable, useReadable } from '@/ui/unreadable';
 import { usePalette } from '@/ui/theme/theme';
 import { AVAILABILITIES } from './choices';
 import { ExceptionList } from './ExceptionList';
+import { EventText } from './EventText';
 import { Foresight } from './Foresight';
+import { LooksPart } from './LooksPart';
 import { RepeatFields } from './RepeatFields';
 import { ScopePanel } from './ScopePanel';
 import { TimesFields } from './TimesFields';
@@ -58,11 +52,6 @@ interface Props {
   onDone(): void;
 }
 
-function sayLooks({ inkOverride, icon }: EventForm): string {
-  const ink = inkOverride ? inkName(inkOverride) : 'Ink of its calendar';
-  return isEventIcon(icon) ? `${ink}, ${EVENT_ICONS[icon]}` : `${ink}, no icon`;
-}
-
 /** Every field of an event, in place beside the week. */
 export function EditorPanel(props: Props) {
   const { event: latest, dateKey, isNew, calendars, preferences, onDone } = props;
@@ -72,13 +61,12 @@ export function EditorPanel(props: Props) {
   const act = useDo();
   const [asking, setAsking] = useState<DateEdit | null>(null);
   const [isRepeatOpen, setRepeatOpen] = useState(false);
-  const [areLooksOpen, setLooksOpen] = useState(false);
   const categories = useCategories();
   const { isReadable, report } = useReadable();
   const name = isNew ? NEW_EVENT : dateKey === null ? latest.id : `${latest.id}@${dateKey}`;
   const editor = useEditor(latest, dateKey, preferences, { name, isNew });
   const close = useLeaving(editor, isNew, onDone);
-  const { event, date, control, form, setValue, problem, isInSeries, repeat, draft } = editor;
+  const { event, date, form, setValue, problem, isInSeries, repeat, draft } = editor;
 
   const keeping = (draft: CalendarEvent) =>
     isNew
@@ -115,34 +103,6 @@ export function EditorPanel(props: Props) {
         onCancel={() => setAsking(null)}
       />
     );
-
-  /** An address that is pasted into another field is the event's link, when it has none. */
-  function takePastedLink(name: string, before: string, after: string) {
-    const link = firstLink(after);
-    const isPasted = after.length > before.length + 8 && link !== '' && !before.includes(link);
-    if (isPasted && name !== 'link' && form.link === '') setValue('link', link);
-  }
-
-  const text = (name: 'title' | 'place' | 'link' | 'notes', label: string, lines = 1) => (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field }) => (
-        <TextField
-          label={label}
-          value={field.value}
-          onChangeText={(typed) => {
-            field.onChange(typed);
-            takePastedLink(name, field.value, typed);
-          }}
-          onBlur={field.onBlur}
-          multiline={lines > 1}
-          numberOfLines={lines}
-          autoFocus={name === 'title'}
-        />
-      )}
-    />
-  );
 
   const span = problem ? null : spanOn(form, clock);
   const shownZone = zoneOnDay(clock, form.startDay);
@@ -184,7 +144,7 @@ export function EditorPanel(props: Props) {
             One date of a series. Which dates a change reaches is asked when you keep it.
           </Text>
         )}
-        {text('title', 'Title')}
+        <EventText editor={editor} name="title" label="Title" />
         <CalendarChoice
           calendars={calendars}
           chosenId={form.calendarId}
@@ -239,9 +199,9 @@ export function EditorPanel(props: Props) {
         )}
         {draft && isSeries(draft) && <Foresight event={draft} preferences={preferences} />}
         {isInSeries && <ExceptionList event={latest} wording={wording} />}
-        {text('place', 'Place')}
-        {text('notes', 'Notes', 4)}
-        {text('link', 'Link')}
+        <EventText editor={editor} name="place" label="Place" />
+        <EventText editor={editor} name="notes" label="Notes" lines={4} />
+        <EventText editor={editor} name="link" label="Link" />
         <Choice
           name="While it lasts I am"
           value={form.availability}
@@ -260,26 +220,7 @@ export function EditorPanel(props: Props) {
             />
           </>
         )}
-        <Understood
-          icon="palette-outline"
-          name="Ink and icon"
-          value={sayLooks(form)}
-          isOpen={areLooksOpen}
-          onPress={() => setLooksOpen((last) => !last)}
-        />
-        {areLooksOpen && (
-          <>
-            <InkChoice
-              name="Its own ink"
-              ink={form.inkOverride ?? null}
-              onChoose={(ink) => setValue('inkOverride', ink)}
-            />
-            {form.inkOverride && (
-              <Button onPress={() => setValue('inkOverride', undefined)}>As its calendar</Button>
-            )}
-            <IconChoice icon={form.icon} onChoose={(icon) => setValue('icon', icon)} />
-          </>
-        )}
+        <LooksPart form={form} setValue={setValue} />
         <Choice
           name="Who may see what it is"
           value={form.visibility}

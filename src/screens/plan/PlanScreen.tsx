@@ -91,7 +91,7 @@ function TopOfPlan() {
 }
 
 function Sheet() {
-  const plan = usePlan();
+  const { sheet, ...plan } = usePlan();
   const { place, content, preferences, panel, moves, calendarNew, dispatch } = plan;
   const { say } = useMessages();
   const pastUntil = usePastUntil(preferences);
@@ -117,7 +117,7 @@ function Sheet() {
     onTableSetup: (table) => place.show({ ...place.view, table }),
   });
   return (
-    <View ref={plan.sheet} style={styles.sheet}>
+    <View ref={sheet} style={styles.sheet}>
       <PastUntil value={pastUntil}>
         <SheetForm
           place={place}

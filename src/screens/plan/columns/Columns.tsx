@@ -40,7 +40,7 @@ export function Columns(props: FormProps) {
   const isWide = useIsWide();
   const palette = usePalette();
   const surface = useSurface(props, true);
-  const { room, calendarOf, scroller } = surface;
+  const { around, room, calendarOf, scroller } = surface;
   const awayZoneOf = useAwayZone(preferences);
 
   const field = useMemo((): Field => {
@@ -100,7 +100,7 @@ export function Columns(props: FormProps) {
   });
   const leftOf = (i: number) => field.left + i * field.width;
   return (
-    <View ref={surface.around} role="group" aria-label={content.name} style={styles.all}>
+    <View ref={around} role="group" aria-label={content.name} style={styles.all}>
       <View style={[styles.heads, { height: head, borderColor: palette.hairline }]}>
         {room.width > 0 &&
           place.drawn.days.map((day) => (

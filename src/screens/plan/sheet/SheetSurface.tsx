@@ -23,25 +23,25 @@ interface Props {
 /** What days and bars are drawn on: it scrolls, and shows what is dragged over it. */
 export function SheetSurface(props: Props) {
   const { surface, name, height, look, ghostPlace, onScrolled, children } = props;
-  const { room } = surface;
+  const { body, scroller, ghost, room, onLayout } = surface;
   return (
     <ScrollView
-      ref={surface.scroller}
+      ref={scroller}
       style={styles.scroll}
       contentContainerStyle={{ paddingBottom: look.covered }}
-      onLayout={surface.onLayout}
+      onLayout={onLayout}
       onScroll={onScrolled && (({ nativeEvent }) => onScrolled(nativeEvent.contentOffset.y))}
       scrollEventThrottle={32}
       tabIndex={-1}
     >
       <View
-        ref={surface.body}
+        ref={body}
         {...(name !== null && { role: 'group', 'aria-label': name })}
         style={[styles.body, { height }]}
       >
         {room.width > 0 && children}
         <Ghost
-          ref={surface.ghost}
+          ref={ghost}
           place={ghostPlace}
           width={room.width}
           wording={look.preferences.wording}
