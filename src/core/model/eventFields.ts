@@ -51,25 +51,28 @@ const dateKey = z.union([plainDate, localDateTime]);
 /** An added date (RDATE): a time, with an end of its own when the file gave a period. */
 const extraDate = z.object({ start: eventTime, end: eventTime.optional() });
 
+/**
+ * Whether calendar files speak of a field. `given`: files of other programs may leave it out without
+ * meaning that there is none, so that what the person has stays.
+ */
+type InFile = 'always' | 'given' | 'never';
+
 /** What the rest of the app has to know of one field of an event. */
-interface FieldSpec<S extends z.ZodType = z.ZodType> {
+interface FieldSpec<S extends z.ZodType = z.ZodType, F extends InFile = InFile> {
   schema: S;
   /** Makes what a new event holds; without it whoever makes the event names the field, or it is absent. */
   initial?: () => z.infer<S>;
-  /**
-   * Whether calendar files speak of it. `given`: files of other programs may leave it out without
-   * meaning that there is none, so that what the person has stays.
-   */
-  inFile: 'always' | 'given' | 'never';
+  inFile: F;
   /** Whether a person who follows a calendar is told when it differs. */
   isNews: boolean;
 }
 
-function field<S extends z.ZodType>(
+function field<S extends z.ZodType, F extends InFile = 'never'>(
   schema: S,
-  { inFile = 'never', isNews = false, ...rest }: Partial<Omit<FieldSpec<S>, 'schema'>> = {},
-): FieldSpec<S> {
-  return { schema, inFile, isNews, ...rest };
+  { inFile, isNews = false, ...rest }: Partial<Omit<FieldSpec<S, F>, 'schema'>> = {},
+): FieldSpec<S, F> {
+  // Without a word, `F` is 'never'.
+  return { schema, inFile: inFile ?? ('never' as F), isNews, ...rest };
 }
 
 const ofFile = { inFile: 'always' } as const;
@@ -156,6 +159,11 @@ export const DATE_CONTENT = (Object.keys(DATE_SPECS) as DateName[]).filter(
   (name) => name !== 'start' && name !== 'end',
 );
 export type DateContent = (typeof DATE_CONTENT)[number];
+
+/** The fields that calendar files speak of: readers and writers have each of them. */
+export type FileField = {
+  [Name in EventField]: (typeof EVENT_FIELDS)[Name]['inFile'] extends 'never' ? never : Name;
+}[EventField];
 
 /** The fields that every calendar file speaks of, and those that it may be silent about. */
 export const FILE_FIELDS = FIELD_NAMES.filter((name) => EVENT_FIELDS[name].inFile === 'always');

@@ -3,7 +3,7 @@ import { hexColour } from '../../model/common';
 import { plannedTimes } from '../../editing/series/dates';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
 import { durationOf, newEvent } from '../../model/event';
-import type { EventField } from '../../model/eventFields';
+import type { EventField, FileField } from '../../model/eventFields';
 import { DATE_CONTENT, FILE_FIELDS, GIVEN_FIELDS } from '../../model/eventFields';
 import { parseRule } from '../../recurrence/rule';
 import { DAY, parseLocal } from '../../time/civil';
@@ -134,6 +134,17 @@ function inkAndIcon(component: JcalComponent): Pick<EventDraft, 'inkOverride' | 
 }
 
 /**
+ * Every field that a file speaks of, so that none is forgotten; categories come by name, and changed
+ * dates as entries of their own.
+ */
+type Spoken = {
+  [Field in Exclude<FileField, 'categoryIds' | 'changedDates'>]: CalendarEvent[Field] | undefined;
+} & Pick<CalendarEvent, 'start' | 'end'>;
+
+const definedOnly = <T extends object>(fields: T): T =>
+  Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as T;
+
+/**
  * Reads one VEVENT. Its ids are made up, to be written over when it is kept.
  * @throws RangeError or RuleError when what it needs (start, repeat) can't be read.
  */
@@ -147,31 +158,36 @@ export function readEvent(
   if (rules[0] !== undefined) parseRule(rules[0]);
   const updated = epochOf(jcal, 'last-modified') ?? epochOf(jcal, 'dtstamp') ?? now;
   const classified = textValue(jcal, 'class').toUpperCase();
+  const { inkOverride, icon } = inkAndIcon(jcal);
+  const spoken: Spoken = {
+    start,
+    end,
+    title: textValue(jcal, 'summary'),
+    place: textValue(jcal, 'location'),
+    notes: textValue(jcal, 'description'),
+    link: textValue(jcal, 'url'),
+    rule: rules[0],
+    // One date alone lies where it lies.
+    clockDays: clockDays && rules[0] !== undefined ? clockDays : undefined,
+    extraDates: readTimes(jcal, 'rdate', zones),
+    skippedDates: readTimes(jcal, 'exdate', zones).map((time) => dateKeyFor(start, time.start)),
+    availability: readAvailability(jcal),
+    reminders: remindersOf(jcal),
+    inkOverride,
+    icon,
+    visibility: classified === 'PRIVATE' || classified === 'CONFIDENTIAL' ? 'private' : 'public',
+    importance: Math.min(9, Math.max(0, Math.trunc(Number(textValue(jcal, 'priority'))) || 0)),
+    passthrough: passthroughOf(jcal, rules.slice(1)),
+  };
   const draft = newEvent(
     {
+      ...definedOnly(spoken),
       id: 'draft',
       calendarId: 'draft',
       uid,
-      start,
-      end,
-      title: textValue(jcal, 'summary'),
-      place: textValue(jcal, 'location'),
-      notes: textValue(jcal, 'description'),
-      link: textValue(jcal, 'url'),
-      rule: rules[0],
-      // One date alone lies where it lies.
-      ...(clockDays && rules[0] !== undefined ? { clockDays } : {}),
-      extraDates: readTimes(jcal, 'rdate', zones),
-      skippedDates: readTimes(jcal, 'exdate', zones).map((time) => dateKeyFor(start, time.start)),
-      availability: readAvailability(jcal),
-      reminders: remindersOf(jcal),
-      ...inkAndIcon(jcal),
-      visibility: classified === 'PRIVATE' || classified === 'CONFIDENTIAL' ? 'private' : 'public',
-      importance: Math.min(9, Math.max(0, Math.trunc(Number(textValue(jcal, 'priority'))) || 0)),
       created: epochOf(jcal, 'created') ?? updated,
       updated,
       revision: Math.max(0, Math.trunc(Number(textValue(jcal, 'sequence'))) || 0),
-      passthrough: passthroughOf(jcal, rules.slice(1)),
     },
     now,
   );

@@ -3,6 +3,7 @@ import { wallOf, zoneOf } from '../../model/common';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
 import { dateAsEvent } from '../../editing/series/dates';
 import { durationOf } from '../../model/event';
+import type { FileField } from '../../model/eventFields';
 import { DAY, formatLocal } from '../../time/civil';
 import { instantFromWall } from '../../time/zones';
 import { componentLines, foldLine, propertyLine } from './jcal';
@@ -41,14 +42,6 @@ function extraDateProperty(
   return ['rdate', own, 'period', [start, timeProperty('rdate', extra.end)[3]]];
 }
 
-/** Text fields that are left out when empty, with the property that holds each. */
-const TEXTS = [
-  ['summary', 'title', 'text'],
-  ['location', 'place', 'text'],
-  ['description', 'notes', 'text'],
-  ['url', 'link', 'uri'],
-] as const;
-
 /**
  * A text as a file can hold it: its line breaks become `\n`, and control characters, which TEXT
  * must not have (RFC 5545 §3.3.11), go.
@@ -69,35 +62,70 @@ function endProperty(event: CalendarEvent, parameters: Parameters | undefined): 
   return ['duration', {}, 'duration', `P${clockDays}D${seconds > 0 ? `T${seconds}S` : ''}`];
 }
 
+/** What a property is made with, besides the event's own fields. */
+interface Around {
+  /** Parameters that the file had, by property. */
+  kept: Readonly<Record<string, Parameters>>;
+  /** Whether the file had a property that the app keeps as it came. */
+  has(property: string): boolean;
+  categories: CategoryNames;
+}
+type Writer = (event: CalendarEvent, around: Around) => JcalProperty[];
+
+const text =
+  (name: string, field: 'title' | 'place' | 'notes' | 'link', type = 'text'): Writer =>
+  (event, { kept }) => {
+    const cleaned = cleanText(event[field]);
+    return cleaned ? [[name, kept[name] ?? {}, type, cleaned]] : [];
+  };
+const given = (name: string, value: string | undefined): JcalProperty[] =>
+  value ? [[name, {}, 'text', value]] : [];
+/** What stands elsewhere in the component: its rule, other dates, alarms, and what passes through. */
+const elsewhere: Writer = () => [];
+
+/** How each field that files speak of is written, in the order in which they stand there. */
+const WRITERS: { [Field in FileField]: Writer } = {
+  start: ({ start }, { kept }) => [timeProperty('dtstart', start, kept['dtstart'])],
+  end: (event, { kept }) => [endProperty(event, kept['dtend'])],
+  clockDays: elsewhere,
+  title: text('summary', 'title'),
+  place: text('location', 'place'),
+  notes: text('description', 'notes'),
+  link: text('url', 'link', 'uri'),
+  availability: ({ availability }, { has }) => [
+    ...given('transp', availability === 'free' ? 'TRANSPARENT' : undefined),
+    ...given(AVAILABILITY_PROPERTY, availability === 'away' ? 'away' : undefined),
+    ...given('status', availability === 'tentative' && !has('status') ? 'TENTATIVE' : undefined),
+  ],
+  visibility: ({ visibility }, { has }) =>
+    given('class', visibility === 'private' && !has('class') ? 'PRIVATE' : undefined),
+  inkOverride: ({ inkOverride }) => given(INK_PROPERTY, inkOverride),
+  icon: ({ icon }) => given(ICON_PROPERTY, icon),
+  categoryIds: ({ categoryIds }, { categories }) => {
+    const names = categoryIds.flatMap((id) => categories.get(id) ?? []).map(cleanText);
+    return names.length ? [['categories', {}, 'text', ...names]] : [];
+  },
+  importance: ({ importance }, { kept }) =>
+    importance ? [['priority', kept['priority'] ?? {}, 'integer', importance]] : [],
+  rule: elsewhere,
+  extraDates: elsewhere,
+  skippedDates: elsewhere,
+  changedDates: elsewhere,
+  reminders: elsewhere,
+  passthrough: elsewhere,
+};
+
 function fieldProperties(event: CalendarEvent, categories: CategoryNames): JcalProperty[] {
   const kept = event.passthrough?.parameters ?? {};
-  const has = (name: string) => event.passthrough?.properties.some((p) => p[0] === name);
-  const properties: JcalProperty[] = [
+  const has = (name: string) => event.passthrough?.properties.some((p) => p[0] === name) ?? false;
+  return [
     ['uid', kept['uid'] ?? {}, 'text', event.uid],
     stamp('dtstamp', event.updated),
     stamp('created', event.created),
     stamp('last-modified', event.updated),
     ['sequence', kept['sequence'] ?? {}, 'integer', event.revision],
-    timeProperty('dtstart', event.start, kept['dtstart']),
-    endProperty(event, kept['dtend']),
+    ...Object.values(WRITERS).flatMap((write) => write(event, { kept, has, categories })),
   ];
-  for (const [name, field, type] of TEXTS) {
-    const text = cleanText(event[field]);
-    if (text) properties.push([name, kept[name] ?? {}, type, text]);
-  }
-  if (event.availability === 'free') properties.push(['transp', {}, 'text', 'TRANSPARENT']);
-  if (event.availability === 'away') properties.push([AVAILABILITY_PROPERTY, {}, 'text', 'away']);
-  if (event.availability === 'tentative' && !has('status'))
-    properties.push(['status', {}, 'text', 'TENTATIVE']);
-  if (event.visibility === 'private' && !has('class'))
-    properties.push(['class', {}, 'text', 'PRIVATE']);
-  if (event.inkOverride) properties.push([INK_PROPERTY, {}, 'text', event.inkOverride]);
-  if (event.icon) properties.push([ICON_PROPERTY, {}, 'text', event.icon]);
-  const names = event.categoryIds.flatMap((id) => categories.get(id) ?? []).map(cleanText);
-  if (names.length) properties.push(['categories', {}, 'text', ...names]);
-  if (event.importance)
-    properties.push(['priority', kept['priority'] ?? {}, 'integer', event.importance]);
-  return properties;
 }
 
 /** A reminder as an alarm (RFC 5545 §3.6.6). */
