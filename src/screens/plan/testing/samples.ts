@@ -16,7 +16,7 @@ export const CLIENTS = newCalendar({
   mark: 'circle',
   order: 0,
 });
-export const WORKSHOP = newCalendar({
+const WORKSHOP = newCalendar({
   id: 'workshop',
   name: 'Workshop',
   ink: INKS.Kelp,
@@ -25,7 +25,7 @@ export const WORKSHOP = newCalendar({
 });
 
 /** Settings as they are at first, in Saltmarsh's words and zone. */
-export const PREFERENCES: Preferences = {
+const PREFERENCES: Preferences = {
   settings: DEFAULT_SETTINGS,
   zone: 'Europe/London',
   clock: 'Europe/London',
