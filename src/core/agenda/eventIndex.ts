@@ -30,12 +30,14 @@ const MANY_AT_LEAST = 1000;
 /** How many dates a day are shown of all series together; of few or very many days, these in all. */
 const WHOLE_A_DAY = 300;
 const WHOLE_AT_LEAST = 3000;
-const WHOLE_AT_MOST = 25_000;
+const WHOLE_AT_MOST = 20_000;
 /** Past that, so many series more are shown by a single date; the rest is only told. */
-const SINGLY_SHOWN = 2000;
+const SINGLY_SHOWN = 1000;
 
-/** Of more series than this no stretches are kept: they would be too many, and take long to work out. */
-const MOST_KEPT = 100;
+/** Of more series than this no stretches are kept: they would be too many. */
+const MOST_KEPT = 2000;
+/** So many stretches are worked out for one question; those of other series wait for the next. */
+const MOST_PLANNED = 50;
 
 const mostInAll = ({ fromDay, toDay }: Window) =>
   Math.min(WHOLE_AT_MOST, Math.max(WHOLE_AT_LEAST, (toDay - fromDay) * WHOLE_A_DAY));
@@ -152,11 +154,13 @@ export class EventIndex {
     const share = Math.ceil(most / asked.filter(({ dates }) => dates.isMany).length);
     const full = occurrences.length + mostInAll(window);
     let singly = 0;
+    let planned = 0;
     for (const { event, dates } of asked) {
       const isFull = occurrences.length >= full;
       const limit = isFull ? 1 : dates.isMany ? share : most;
       const isLeft = isFull && ++singly > SINGLY_SHOWN;
-      const isKept = !isFull && asked.length <= MOST_KEPT;
+      const mayKeep = !isFull && asked.length <= MOST_KEPT;
+      const isKept = mayKeep && (dates.has(aroundOf(ends)) || ++planned <= MOST_PLANNED);
       if (isLeft || datesIn(ends, event, dates, { found: occurrences, limit, isKept }))
         cut.push(event.id);
     }
@@ -190,6 +194,12 @@ export function canBeIndexed(event: CalendarEvent): boolean {
   }
 }
 
+/** Where dates are looked for: as far out as zones lie apart. */
+const aroundOf = ({ wallFrom, wallTo }: Ends) => ({
+  from: wallFrom - ZONE_REACH,
+  to: wallTo + ZONE_REACH,
+});
+
 /** Adds the dates of a series that touch the window; true when there were too many. */
 function datesIn(
   ends: Ends,
@@ -213,8 +223,7 @@ function datesIn(
         };
   return planned.visitAround(
     {
-      from: ends.wallFrom - ZONE_REACH,
-      to: ends.wallTo + ZONE_REACH,
+      ...aroundOf(ends),
       near,
       limit: Math.min(limit, MAX_DATES),
       isKept,

@@ -95,17 +95,30 @@ export class SeriesDates {
     this.isMany = this.reach > FAR || isDense(series, this.reach);
   }
 
+  /** The stretches that dates around a window may lie in. */
+  private indexesAround({ from, to }: Pick<Around, 'from' | 'to'>): number[] {
+    const high = to + this.reach;
+    const indexes: number[] = [];
+    for (let index = Math.floor((from - this.reach) / BLOCK); index * BLOCK < high; index++)
+      indexes.push(index);
+    return indexes;
+  }
+
+  /** Whether nothing has to be worked out for a window. */
+  has(around: Pick<Around, 'from' | 'to'>): boolean {
+    if (this.isMany || this.earliest > around.to + this.reach) return true;
+    return this.indexesAround(around).every((index) => this.blocks.has(index));
+  }
+
   /**
    * Shows every date that may touch a window to `visit`, which looks closer. True when there were
    * too many to show them all.
    */
   visitAround(around: Around, visit: (date: PlacedDate) => void): boolean {
-    const low = around.from - this.reach;
-    const high = around.to + this.reach;
-    if (this.earliest > high) return false;
+    if (this.earliest > around.to + this.reach) return false;
     const isWindowOnly = this.isMany || !around.isKept;
     const blocks: PlacedDate[][] = [];
-    for (let index = Math.floor(low / BLOCK); index * BLOCK < high; index++) {
+    for (const index of this.indexesAround(around)) {
       const block = isWindowOnly ? null : this.block(index);
       if (!block) return this.visitMany(around, visit);
       blocks.push(block);

@@ -141,8 +141,12 @@ type Spoken = {
   [Field in Exclude<FileField, 'categoryIds' | 'changedDates'>]: CalendarEvent[Field] | undefined;
 } & Pick<CalendarEvent, 'start' | 'end'>;
 
-const definedOnly = <T extends object>(fields: T): T =>
-  Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as T;
+/** Takes away the names of fields that hold nothing. */
+function definedOnly(fields: Spoken): Spoken {
+  for (const name of ['rule', 'clockDays', 'inkOverride', 'icon', 'passthrough'] as const)
+    if (fields[name] === undefined) delete (fields as Partial<Spoken>)[name];
+  return fields;
+}
 
 /**
  * Reads one VEVENT. Its ids are made up, to be written over when it is kept.
