@@ -1,7 +1,6 @@
 /** Our own paths, and one that Jest's reading of the package's exports misses. */
 const MODULES = {
   '^@/(.*)$': '<rootDir>/src/$1',
-  '^chrono-node/en$': '<rootDir>/node_modules/chrono-node/dist/cjs/locales/en/index.js',
 };
 
 /** The core and the engine run in plain Node; components run as they do on the web. */
@@ -15,7 +14,7 @@ module.exports = {
       testMatch: ['<rootDir>/{src/core,src/engine,server,demo,scripts}/**/*.test.ts'],
       transform: { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
       transformIgnorePatterns: [
-        '/node_modules/(?!(@noble|temporal-|nanoid|chrono-node|ical\\.js|@react-native-async-storage|idb))',
+        '/node_modules/(?!(@noble|temporal-|nanoid|ical\\.js|@react-native-async-storage|idb))',
       ],
     },
     {
@@ -26,7 +25,7 @@ module.exports = {
       moduleNameMapper: MODULES,
       // Packages that ship as modules of the newer kind.
       transformIgnorePatterns: [
-        '/node_modules/(?!(.*/)?(react-native|@react-native|expo|@expo|temporal-|color|nanoid|comlink|chrono-node|@noble))',
+        '/node_modules/(?!(.*/)?(react-native|@react-native|expo|@expo|temporal-|color|nanoid|comlink|@noble))',
       ],
     },
   ],

@@ -47,6 +47,8 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   lenses: onKinds('lens'),
   settings: onKinds('settings'),
   zones: () => false,
+  namedDays: onKinds('event', 'calendar'),
+  lastLike: onKinds('event', 'calendar'),
   event: (changed, [, id]) => ofEvent(changed, id),
   whereabouts: (changed, [, id]) =>
     id !== null && (changed.kinds.includes('calendar') || ofEvent(changed, id)),

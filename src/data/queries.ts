@@ -168,6 +168,22 @@ export function useZones(enabled: boolean) {
   return useEngineQuery(['zones'], (engine) => engine.queries.zones(Date.now()), { enabled });
 }
 
+/** Days of closures that have a name, from today (day number) on. */
+export function useNamedDays(today: number, zone: string) {
+  const { data } = useEngineQuery(['namedDays', today, zone], (engine) =>
+    engine.queries.namedDays(today, zone),
+  );
+  return useMemo(() => data ?? [], [data]);
+}
+
+/** What an event of the same title had the last time. */
+export function useLastLike(title: string) {
+  return useEngineQuery(['lastLike', title], (engine) => engine.queries.lastLike(title), {
+    enabled: title.length > 2,
+    keep: false,
+  });
+}
+
 export function useSeriesList() {
   return useEngineQuery(['series'], (engine) => engine.queries.series());
 }

@@ -5,6 +5,7 @@ import type { Repeat } from '../recurrence/repeat';
 import type { Weekday } from '../time/civil';
 import { dayOfWall } from '../time/civil';
 import { zoneOnDay } from '../time/sheetClock';
+import { instantFromWall, wallFromInstant } from '../time/zones';
 import type { Span } from '../layout/drag';
 import { eventOver } from './edits';
 import { withRepeat } from './repeating';
@@ -16,17 +17,31 @@ interface Draft {
   repeat: Repeat;
   /** The clock that the sheet goes by: a time put on it counts there on that day. */
   clock: string;
+  /** The zone that the event was said to be in; null for that of the clock. */
+  zone?: string | null;
   workdays: readonly Weekday[];
   /** Epoch ms */
   now: number;
 }
 
+/** A timed span on the clock of one zone, as that of another shows it. */
+export const onClock = (span: Span, from: string, to: string): Span =>
+  span.wholeDay || from === to
+    ? span
+    : {
+        ...span,
+        start: wallFromInstant(instantFromWall(span.start, from), to),
+        end: wallFromInstant(instantFromWall(span.end, from), to),
+      };
+
 /** A new event with what its calendar gives it. */
-export function draftOf({ span, fields, calendar, repeat, clock, workdays, now }: Draft) {
-  const zone = zoneOnDay(clock, dayOfWall(span.start));
+export function draftOf({ span, fields, calendar, repeat, clock, zone, workdays, now }: Draft) {
+  const said = zone && !span.wholeDay ? zone : null;
   const made = inCalendarZone(
-    eventOver(span, fields, zone, now),
-    calendar?.zone,
+    said
+      ? eventOver(onClock(span, clock, said), fields, said, now)
+      : eventOver(span, fields, zoneOnDay(clock, dayOfWall(span.start)), now),
+    said ? undefined : calendar?.zone,
     repeat.pattern.kind !== 'none',
   );
   const event = { ...made, ...calendarDefaults(calendar ?? null, made) };

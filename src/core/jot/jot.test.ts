@@ -1,8 +1,10 @@
 import { formatLocal, parseDate, parseLocal } from '../time/civil';
 import { readJot } from './jot';
+import { TUESDAY } from './testing/context';
 
 /** Monday 23 November 2026, 10:10; Wednesday is the day shown. */
 const context = {
+  ...TUESDAY,
   now: parseLocal('2026-11-23T10:10:00'),
   day: parseDate('2026-11-25'),
   calendars: [
@@ -14,9 +16,6 @@ const context = {
     { id: 'lamps', name: 'Lamps' },
     { id: 'sea-lamps', name: 'Sea lamps' },
   ],
-  defaultCalendarId: 'workshop',
-  defaultLength: 30,
-  workdays: [0, 1, 2, 3, 4] as const,
 };
 
 function said(line: string): string {

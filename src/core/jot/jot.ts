@@ -1,14 +1,22 @@
 import type { Repeat, RepeatEnd, RepeatPattern } from '../recurrence/repeat';
 import { firstStart, NO_REPEAT } from '../recurrence/repeat';
-
 import { civilDate, DAY, dayOfWall, MINUTE, weekdayOf } from '../time/civil';
-import type { JotPart } from './parts';
-import { readCalendar, readCategories, readLength, readLink, readPlace, titleOf } from './parts';
-import type { OpenPattern, RepeatWords } from './repeats';
-import { findUntil, readRepeatWords, readTimes } from './repeats';
-import type { JotContext } from './context';
-import { readDay, readWhen } from './when';
-import { blankOut } from './words';
+import type { DayMeant, Meaning, OpenPattern, PartOfDay, Reading, TimeMeant } from './meanings';
+import { impossible } from './impossible';
+import { otherReadings } from './otherReadings';
+import { understood } from './readings';
+import { datesWithin, lastDayWithin, without } from './repeats';
+import type { JotContext } from './rule';
+import { titleOf } from './title';
+
+export type JotPartKind = 'when' | 'length' | 'place' | 'calendar' | 'category' | 'link' | 'repeat';
+
+/** Words of a jotted line, by position. */
+export interface JotPart {
+  kind: JotPartKind;
+  from: number;
+  to: number;
+}
 
 /** What a jotted line was understood to mean. Times are wall ms; the end is exclusive. */
 export interface Jot {
@@ -18,6 +26,11 @@ export interface Jot {
   end: number;
   /** Minutes, when the line says how long. */
   length: number | null;
+  /** Whether the line names a day, or a time; without either it means the whole of the given day. */
+  saysDay: boolean;
+  saysTime: boolean;
+  /** The zone whose clock the times are on, where the line names one. */
+  zone: string | null;
   place: string;
   calendarId: string;
   categoryIds: string[];
@@ -28,29 +41,97 @@ export interface Jot {
   parts: JotPart[];
 }
 
-/** The parts of a line that say how its event repeats, and until when; the end counts only with a repeat. */
-function readRepeat(
-  line: string,
-  context: JotContext,
-): { words: RepeatWords; end: RepeatEnd; parts: JotPart[] } | null {
-  const words = readRepeatWords(line);
-  if (!words) return null;
-  const repeat: JotPart = { kind: 'repeat', from: words.from, to: words.to };
-  const rest = blankOut(line, repeat);
-  const times = readTimes(rest);
-  if (times)
+const PART_KINDS: Readonly<Record<Meaning['kind'], JotPartKind>> = {
+  day: 'when',
+  time: 'when',
+  stretch: 'when',
+  soon: 'when',
+  partOfDay: 'when',
+  zone: 'when',
+  length: 'length',
+  repeat: 'repeat',
+  end: 'repeat',
+  except: 'repeat',
+  place: 'place',
+  calendar: 'calendar',
+  category: 'category',
+  link: 'link',
+};
+
+const NOON = 12 * 60;
+const EVENING = 18 * 60;
+
+/** What was said of each kind, of those that are said once. */
+type Said = { [Kind in Meaning['kind']]?: Meaning & { kind: Kind } };
+
+function saidBy(readings: readonly Reading[]): Said {
+  const said: Record<string, Meaning> = {};
+  for (const { meaning } of readings) said[meaning.kind] ??= meaning;
+  return said as Said;
+}
+
+/** When a part of the day begins that is named without a time. */
+function minuteOfPart(part: PartOfDay, { workHours }: JotContext): number {
+  switch (part) {
+    case 'morning':
+      return workHours.from;
+    case 'noon':
+      return NOON;
+    case 'afternoon':
+      return NOON + 2 * 60;
+    case 'end':
+      return workHours.to;
+    case 'evening':
+      return Math.max(EVENING, workHours.to);
+    case 'night':
+      return EVENING + 2 * 60;
+    case 'midnight':
+      return 24 * 60;
+  }
+}
+
+/** A time with the part of the day that was said besides: "tonight 7" is 19:00. */
+function inPart(time: TimeMeant, part: PartOfDay): TimeMeant {
+  const isLate = part === 'afternoon' || part === 'evening' || part === 'night';
+  const shift =
+    isLate && time.from < NOON
+      ? NOON
+      : part === 'morning' && time.isOpen && time.from >= NOON + 60
+        ? -NOON
+        : 0;
+  return { ...time, from: time.from + shift, to: time.to === null ? null : time.to + shift };
+}
+
+interface When {
+  day: DayMeant;
+  /** Null for the whole day. */
+  time: TimeMeant | null;
+  /** Wall ms, where both ends were said with their days. */
+  end: number | null;
+}
+
+function whenSaid(said: Said, context: JotContext): When {
+  const { stretch, soon, time, partOfDay, day } = said;
+  if (stretch)
     return {
-      words,
-      end: times.end,
-      parts: [repeat, { kind: 'repeat', from: times.from, to: times.to }],
+      day: stretch.fromDay,
+      time: stretch.from,
+      end: stretch.toDay * DAY + stretch.to.from * MINUTE,
     };
-  const until = findUntil(rest);
-  const day = until && readDay(until.words, context);
-  if (!until || !day) return { words, end: { kind: 'never' }, parts: [repeat] };
-  const part: JotPart = { kind: 'repeat', from: until.from, to: until.rest + day.to };
-  // "until March" stops before March begins; "until 30 April" includes that day.
-  const end: RepeatEnd = { kind: 'on', day: day.isMonth ? day.day - 1 : day.day };
-  return { words, end, parts: [repeat, part] };
+  if (soon) {
+    const at = context.now + soon.minutes * MINUTE;
+    const on = dayOfWall(at);
+    const from = Math.floor((at - on * DAY) / MINUTE);
+    return { day: { day: on }, time: { from, to: null, isOpen: false }, end: null };
+  }
+  const on = day?.day ?? partOfDay?.day ?? { day: context.day };
+  if (time) {
+    const { time: meant } = time;
+    return { day: on, time: meant && partOfDay ? inPart(meant, partOfDay.part) : meant, end: null };
+  }
+  if (!partOfDay) return { day: on, time: null, end: null };
+  const from = minuteOfPart(partOfDay.part, context);
+  return { day: on, time: { from, to: null, isOpen: true }, end: null };
 }
 
 /** A pattern with what it asks of its first date filled in. */
@@ -70,81 +151,147 @@ function closed(pattern: OpenPattern, day: number): RepeatPattern {
   }
 }
 
+type Times = Pick<Jot, 'wholeDay' | 'start' | 'end'>;
+
+/** Where an event lies by what was said; a weekday whose time is over is the next one. */
+function timesOf({ day, time, end }: When, said: Said, context: JotContext): Times {
+  const { length } = said;
+  if (!time) {
+    const days = length?.wholeDays ? length.minutes / (24 * 60) : 1;
+    const lastDay = day.lastDay ?? day.day + days - 1;
+    const start = day.day * DAY;
+    if (length && !length.wholeDays) return { wholeDay: false, ...lasting(start, length.minutes) };
+    return { wholeDay: true, start, end: (lastDay + 1) * DAY };
+  }
+  const isOver =
+    day.weekday !== undefined &&
+    day.day === dayOfWall(context.now) &&
+    day.day * DAY + time.from * MINUTE < context.now;
+  const on = isOver ? day.day + 7 : day.day;
+  const start = on * DAY + time.from * MINUTE;
+  if (end !== null) return { wholeDay: false, start, end };
+  // Several days with a time go on until the last one's work is over.
+  if (day.lastDay !== undefined && !length)
+    return {
+      wholeDay: false,
+      start,
+      end: day.lastDay * DAY + (time.to ?? Math.max(context.workHours.to, time.from + 60)) * MINUTE,
+    };
+  if (time.to !== null) return { wholeDay: false, start, end: on * DAY + time.to * MINUTE };
+  return { wholeDay: false, ...lasting(start, length?.minutes ?? usualLength(said, context)) };
+}
+
+const lasting = (start: number, minutes: number) => ({ start, end: start + minutes * MINUTE });
+
+function usualLength({ calendar }: Said, context: JotContext): number {
+  const id = calendar?.id ?? context.defaultCalendarId;
+  return context.calendars.find((one) => one.id === id)?.defaultLength ?? context.defaultLength;
+}
+
+/** How it repeats, and its first date: from the first day on that its words fit. */
+function repeated(
+  times: Times,
+  said: Said,
+  open: OpenPattern,
+  context: JotContext,
+): Times & Pick<Jot, 'repeat'> {
+  const { now, workdays } = context;
+  const wanted = said.except ? without(open, said.except.weekdays) : open;
+  const pattern = closed(wanted, dayOfWall(times.start));
+  const isOver = !times.wholeDay && times.start < now && dayOfWall(times.start) === dayOfWall(now);
+  const from = isOver ? times.start + DAY : times.start;
+  const isOpen = wanted.kind.endsWith('OnStart');
+  const start = isOpen ? times.start : firstStart(pattern, from, workdays);
+  const end = times.end + (start - times.start);
+  return { ...times, start, end, repeat: { pattern, end: endOf(said, pattern, dayOfWall(start)) } };
+}
+
+function endOf({ end }: Said, pattern: RepeatPattern, firstDay: number): RepeatEnd {
+  if (!end) return { kind: 'never' };
+  if (end.end.kind !== 'for') return end.end;
+  const { count, unit } = end.end;
+  const dates = datesWithin(pattern, count, unit);
+  return dates === null
+    ? { kind: 'on', day: lastDayWithin(firstDay, count, unit) }
+    : { kind: 'after', count: dates };
+}
+
+/** The pattern that was said, or that weekdays with a time mean: "mon-fri 9:15". */
+function patternOf(said: Said, { time }: When): OpenPattern | null {
+  if (said.repeat) return said.repeat.pattern;
+  const weekdays = said.day?.day.isWeekdays;
+  return weekdays && time ? { kind: 'weekly', interval: 1, weekdays, weekStart: 0 } : null;
+}
+
+/** Parts of one kind with only blanks between them are one. */
+function joined(line: string, parts: readonly JotPart[]): JotPart[] {
+  const all: JotPart[] = [];
+  for (const part of parts) {
+    const last = all.at(-1);
+    if (last?.kind === part.kind && !line.slice(last.to, part.from).trim()) last.to = part.to;
+    else all.push({ ...part });
+  }
+  return all;
+}
+
+function jotOf(
+  line: string,
+  readings: readonly Reading[],
+  origin: readonly number[],
+  context: JotContext,
+): Jot {
+  const said = saidBy(readings);
+  const when = whenSaid(said, context);
+  const pattern = patternOf(said, when);
+  const times = timesOf(
+    pattern && when.day.isWeekdays ? { ...when, day: { day: context.day } } : when,
+    said,
+    context,
+  );
+  const parts = joined(
+    line,
+    readings.map(({ meaning, from, to }): JotPart => ({
+      kind: PART_KINDS[meaning.kind],
+      from: origin[from]!,
+      to: origin[to - 1]! + 1,
+    })),
+  );
+  return {
+    title: titleOf(line, parts),
+    length: said.length?.minutes ?? null,
+    saysDay: Boolean(said.day ?? said.stretch ?? said.soon ?? said.partOfDay?.day),
+    saysTime: Boolean(said.time ?? said.stretch ?? said.soon ?? said.partOfDay),
+    zone: said.zone?.zone ?? null,
+    place: said.place?.place ?? '',
+    calendarId: said.calendar?.id ?? context.defaultCalendarId,
+    categoryIds: readings.flatMap(({ meaning }) =>
+      meaning.kind === 'category' ? [meaning.id] : [],
+    ),
+    link: said.link?.link ?? '',
+    parts,
+    ...(pattern ? repeated(times, said, pattern, context) : { ...times, repeat: NO_REPEAT }),
+  };
+}
+
+/** A line as it was read. */
+export interface ReadJot extends Jot {
+  /** What it may well mean instead; null where it is plain. */
+  other: Jot | null;
+  /** Times and days in it that there are not, in words. */
+  problems: string[];
+}
+
 /**
  * Reads one line of ordinary English as an event: "Freight call Thu 14:00 for 90 min at Quay 3 in
  * Clients". Whatever says nothing of when, how long, how often, where or which calendar is the title.
  * A line without a time lasts the whole day; one that repeats begins on the first day that fits.
  */
-export function readJot(line: string, context: JotContext): Jot {
-  const calendar = readCalendar(blankOut(line, readLink(line)), context.calendars);
-  const categories = readCategories(line, context.categories);
-  const link = readLink(line);
-  let rest = blankOut(blankOut(line, link), calendar);
-  for (const part of categories) rest = blankOut(rest, part);
-  const repeat = readRepeat(rest, context);
-  for (const part of repeat?.parts ?? []) rest = blankOut(rest, part);
-  const length = readLength(rest);
-  rest = blankOut(rest, length);
-  const when = readWhen(rest, context);
-  for (const part of when.parts) rest = blankOut(rest, part);
-  const place = readPlace(rest);
-  const parts = [
-    calendar,
-    link,
-    ...categories,
-    length,
-    place,
-    ...when.parts,
-    ...(repeat?.parts ?? []),
-  ].filter((part) => part !== null);
-  const calendarId = calendar?.value ?? context.defaultCalendarId;
-  const own = context.calendars.find(({ id }) => id === calendarId)?.defaultLength;
-  const times = timesOf(when, length?.value ?? null, {
-    ...context,
-    defaultLength: own ?? context.defaultLength,
-  });
+export function readJot(line: string, context: JotContext): ReadJot {
+  const { text, readings } = understood(line, context);
+  const other = otherReadings(text.text, readings);
   return {
-    title: titleOf(blankOut(rest, place)),
-    length: length?.value.minutes ?? null,
-    place: place?.value ?? '',
-    calendarId,
-    categoryIds: categories.map(({ value }) => value),
-    link: link?.value ?? '',
-    parts: parts.sort((a, b) => a.from - b.from).map(({ kind, from, to }) => ({ kind, from, to })),
-    ...(repeat ? repeated(times, repeat, context) : { ...times, repeat: NO_REPEAT }),
+    ...jotOf(line, readings, text.origin, context),
+    other: other && jotOf(line, other, text.origin, context),
+    problems: impossible(text.text, readings),
   };
-}
-
-/** Times and repeat of a line that repeats: from the first day on that its words fit. */
-function repeated(
-  times: Pick<Jot, 'wholeDay' | 'start' | 'end'>,
-  { words, end }: { words: RepeatWords; end: RepeatEnd },
-  { now, workdays }: JotContext,
-): Pick<Jot, 'wholeDay' | 'start' | 'end' | 'repeat'> {
-  const pattern = closed(words.pattern, dayOfWall(times.start));
-  const isOver = !times.wholeDay && times.start < now && dayOfWall(times.start) === dayOfWall(now);
-  const from = isOver ? times.start + DAY : times.start;
-  const isOpen = words.pattern.kind.endsWith('OnStart');
-  const start = isOpen ? times.start : firstStart(pattern, from, workdays);
-  return {
-    ...times,
-    start,
-    end: times.end + (start - times.start),
-    repeat: { pattern, end },
-  };
-}
-
-function timesOf(
-  when: ReturnType<typeof readWhen>,
-  length: { minutes: number; wholeDays: boolean } | null,
-  { defaultLength }: JotContext,
-): Pick<Jot, 'wholeDay' | 'start' | 'end'> {
-  if (!when.hasTime) {
-    const day = dayOfWall(when.start);
-    const lastDay = when.end === null ? day : Math.max(day, dayOfWall(when.end));
-    const end = length?.wholeDays ? day + length.minutes / 1440 : lastDay + 1;
-    return { wholeDay: true, start: day * DAY, end: end * DAY };
-  }
-  const minutes = length?.minutes ?? defaultLength;
-  return { wholeDay: false, start: when.start, end: when.end ?? when.start + minutes * MINUTE };
 }

@@ -1,6 +1,7 @@
 import { parseDate, parseLocal } from '../time/civil';
 import { readJot } from './jot';
 import { findLinks, firstLink } from './links';
+import { TUESDAY } from './testing/context';
 
 test.each([
   ['see https://tides.example/a?b=1.', 'https://tides.example/a?b=1'],
@@ -20,6 +21,7 @@ test('the pieces of a text make up the text again', () => {
 });
 
 const context = {
+  ...TUESDAY,
   now: parseLocal('2026-11-23T10:10:00'),
   day: parseDate('2026-11-25'),
   calendars: [
@@ -30,9 +32,6 @@ const context = {
     { id: 'lamps', name: 'Lamps' },
     { id: 'sea-lamps', name: 'Sea lamps' },
   ],
-  defaultCalendarId: 'workshop',
-  defaultLength: 30,
-  workdays: [0, 1, 2, 3, 4] as const,
 };
 
 test.each([

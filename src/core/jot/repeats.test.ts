@@ -1,23 +1,12 @@
 import { writeRepeat } from '../recurrence/repeat';
-import type { Weekday } from '../time/civil';
-import { formatLocal, parseDate, parseLocal } from '../time/civil';
+import { formatLocal } from '../time/civil';
 import { readJot } from './jot';
+import { TUESDAY } from './testing/context';
 
-const workdays: Weekday[] = [0, 1, 2, 3, 4];
-
-/** Tuesday 24 November 2026, 10:25; that day is shown. */
-const context = {
-  now: parseLocal('2026-11-24T10:25:00'),
-  day: parseDate('2026-11-24'),
-  calendars: [{ id: 'clients', name: 'Clients' }],
-  categories: [],
-  defaultCalendarId: 'workshop',
-  defaultLength: 30,
-  workdays,
-};
+const { workdays } = TUESDAY;
 
 function said(line: string): string {
-  const jot = readJot(line, context);
+  const jot = readJot(line, TUESDAY);
   const kind = { zone: 'Europe/London', wholeDay: jot.wholeDay, workdays };
   const start = formatLocal(jot.start).slice(0, jot.wholeDay ? 10 : 16);
   return `${jot.title} | ${start} ${(jot.end - jot.start) / 60_000} | ${writeRepeat(jot.repeat, kind) ?? 'once'}`;
@@ -80,7 +69,7 @@ test.each([
 
 test('the words that said it are marked, each stretch by itself', () => {
   const line = 'Rent monthly on the 8th, 6 times';
-  const parts = readJot(line, context).parts.map(({ kind, from, to }) => [
+  const parts = readJot(line, TUESDAY).parts.map(({ kind, from, to }) => [
     kind,
     line.slice(from, to),
   ]);

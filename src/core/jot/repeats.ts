@@ -1,187 +1,243 @@
-import type { RepeatEnd, RepeatPattern } from '../recurrence/repeat';
-import type { Weekday } from '../time/civil';
-import { TAKEN, wordStart } from './words';
+import { writeRule } from '../recurrence/writeRule';
+import { plainRule } from '../recurrence/rule';
+import { addUnits } from './days';
+import type { EndMeant, Meaning, OpenPattern } from './meanings';
+import type { Rule } from './rule';
+import { rule } from './rule';
+import {
+  COUNT,
+  countOf,
+  EVERY,
+  INTERVAL,
+  intervalOf,
+  LIST_OF_WEEKDAYS,
+  MONTH,
+  monthNamed,
+  NTH,
+  nthOf,
+  UNIT,
+  unitsOf,
+  WEEKDAY,
+  weekdayNamed,
+  weekdaysNamed,
+  WEEKDAYS,
+} from './vocabulary';
 
-/** Words of a line that say how an event repeats. */
-export interface RepeatWords {
-  from: number;
-  to: number;
-  /** The pattern; parts that the first date gives (its weekday, its day of the month) are still open. */
-  pattern: OpenPattern;
-}
+const OF_MONTH = `(?:of\\s+)?(?:(?:each|every|the)\\s+(?:(${INTERVAL})\\s+)?months?|monthly)`;
+const WORKDAY = '(?:working\\s+day|workday|business\\s+day|weekday)';
+const MONTHLY = `(?:monthly|(?:every|each)\\s+(?:(${INTERVAL})\\s+)?months?)`;
+const ON = '(?:on\\s+)?(?:the\\s+)?';
 
-/** A pattern that may still ask its first date for a day. */
-export type OpenPattern =
-  | RepeatPattern
-  | { kind: 'weeklyOnStart'; interval: number }
-  | { kind: 'monthlyOnStart'; interval: number }
-  | { kind: 'yearlyOnStart'; interval: number };
-
-const DAY_NAMES = String.raw`(?:mon|tues|tue|wednes|wed|thurs|thur|thu|fri|satur|sat|sun)(?:day)?s?`;
-const DAY = String.raw`(${DAY_NAMES})`;
-const DAY_LIST = String.raw`(${DAY_NAMES}(?:\s*(?:,|and|&|\+)\s*(?:and\s+)?${DAY_NAMES})*)`;
-const NTH = String.raw`(first|1st|second|2nd|third|3rd|fourth|4th|last)`;
-const INTERVAL = String.raw`(other|second|2nd|third|3rd|fourth|4th|\d{1,2}|two|three|four|five|six)`;
-const MONTH = String.raw`(?:of\s+)?(?:each|every|the)\s+(?:${INTERVAL}\s+)?months?`;
-const EVERY = String.raw`(?:every|each)`;
-
-const WEEKDAY_CODES = ['mo', 'tu', 'we', 'th', 'fr', 'sa', 'su'];
-const NUMBERS: Record<string, number> = {
-  other: 2,
-  second: 2,
-  two: 2,
-  third: 3,
-  three: 3,
-  fourth: 4,
-  four: 4,
-  five: 5,
-  six: 6,
-  first: 1,
-};
-
-const weekdayOf = (name: string) =>
-  WEEKDAY_CODES.indexOf(name.slice(0, 2).toLowerCase()) as Weekday;
-const weekdaysOf = (list: string) => [
-  ...new Set((list.match(new RegExp(DAY_NAMES, 'giu')) ?? []).map(weekdayOf)),
-];
-
-function intervalOf(word: string | undefined): number {
-  if (word === undefined) return 1;
-  return NUMBERS[word.toLowerCase()] ?? Math.max(1, Number.parseInt(word, 10));
-}
-
-const nthOf = (word: string) => (/last/i.test(word) ? -1 : intervalOf(word));
-
-const weekly = (interval: number, weekdays: Weekday[]): RepeatPattern => ({
+const repeat = (pattern: OpenPattern | null): Meaning | null =>
+  pattern && { kind: 'repeat', pattern };
+const weekly = (interval: number, weekdays: ReturnType<typeof weekdaysNamed>): OpenPattern => ({
   kind: 'weekly',
   interval,
   weekdays,
   weekStart: 0,
 });
+const monthDay = (day: string, interval: string | undefined): OpenPattern | null => {
+  const number = Number.parseInt(day, 10);
+  return number >= 1 && number <= 31
+    ? { kind: 'monthDay', interval: intervalOf(interval), day: number }
+    : null;
+};
+const monthWeekday = (nth: string, name: string, interval: string | undefined): OpenPattern => ({
+  kind: 'monthWeekday',
+  interval: intervalOf(interval),
+  nth: nthOf(nth),
+  weekday: weekdayNamed(name),
+});
+/** The nth of the days that people work on in a month: a rule that goes beyond the editor's. */
+function nthWorkday(nth: string, interval: string | undefined): OpenPattern {
+  const byDay = [0, 1, 2, 3, 4].map((weekday) => ({ weekday: weekday as 0, nth: 0 }));
+  const made = {
+    ...plainRule('MONTHLY'),
+    interval: intervalOf(interval),
+    byDay,
+    bySetPos: [nthOf(nth)],
+  };
+  return { kind: 'custom', rule: writeRule(made) };
+}
 
-type Groups = (string | undefined)[];
-
-/** Ways to say a repeat, the longer ones first: each with what it means. */
-const WAYS: readonly [string, (groups: Groups) => OpenPattern | null][] = [
-  [
-    // "last Friday of each month", "every first Monday of the month"
-    String.raw`(?:on\s+)?(?:(?:every|each|the)\s+)?${NTH}\s+${DAY}\s+${MONTH}`,
-    ([nth, day, interval]) => ({
-      kind: 'monthWeekday',
-      interval: intervalOf(interval),
-      nth: nthOf(nth!),
-      weekday: weekdayOf(day!),
-    }),
-  ],
-  [
-    String.raw`(?:on\s+)?(?:the\s+)?last\s+day\s+${MONTH}`,
-    ([interval]) => ({ kind: 'monthEnd', interval: intervalOf(interval) }),
-  ],
-  [
-    // "on the 8th of each month"
-    String.raw`(?:on\s+)?(?:the\s+)?(\d{1,2})(?:st|nd|rd|th)\s+${MONTH}`,
-    ([day, interval]) => monthDay(day!, intervalOf(interval)),
-  ],
-  [
-    // "monthly on the 8th", "every 2 months on the 8th"
-    String.raw`(?:monthly|${EVERY}\s+(?:${INTERVAL}\s+)?months?)\s+on\s+(?:the\s+)?(\d{1,2})(?:st|nd|rd|th)?`,
-    ([interval, day]) => monthDay(day!, intervalOf(interval)),
-  ],
-  [
-    String.raw`(?:monthly|${EVERY}\s+(?:${INTERVAL}\s+)?months?)\s+on\s+the\s+${NTH}\s+${DAY}`,
-    ([interval, nth, day]) => ({
-      kind: 'monthWeekday',
-      interval: intervalOf(interval),
-      nth: nthOf(nth!),
-      weekday: weekdayOf(day!),
-    }),
-  ],
-  [
-    String.raw`(?:monthly|${EVERY}\s+(?:${INTERVAL}\s+)?months?)\s+on\s+the\s+last\s+day`,
-    ([interval]) => ({ kind: 'monthEnd', interval: intervalOf(interval) }),
-  ],
-  [
-    String.raw`(?:monthly|${EVERY}\s+(?:${INTERVAL}\s+)?months?)`,
-    ([interval]) => ({ kind: 'monthlyOnStart', interval: intervalOf(interval) }),
-  ],
-  [
-    String.raw`(?:${EVERY}\s+)?(?:weekdays|workdays|working\s+days)|${EVERY}\s+(?:weekday|workday|working\s+day)`,
-    () => ({ kind: 'workdays' }),
-  ],
-  [
-    // "every 2 weeks on Monday and Wednesday", "fortnightly on Fri"
-    String.raw`(fortnightly|${EVERY}\s+fortnight|weekly|${EVERY}\s+(?:${INTERVAL}\s+)?weeks?)\s+on\s+${DAY_LIST}`,
-    ([word, interval, list]) => weekly(fortnights(word!, interval), weekdaysOf(list!)),
-  ],
-  [
-    // "every other Wednesday", "every Mon, Wed and Fri"
-    String.raw`(?:on\s+)?${EVERY}\s+(?:${INTERVAL}\s+)?${DAY_LIST}`,
-    ([interval, list]) => weekly(intervalOf(interval), weekdaysOf(list!)),
-  ],
-  [
-    // "on Mondays and Fridays": only the plural repeats.
-    String.raw`(?:on\s+)?((?:mon|tues|wednes|thurs|fri|satur|sun)days(?:\s*(?:,|and|&)\s*(?:mon|tues|wednes|thurs|fri|satur|sun)days)*)`,
-    ([list]) => weekly(1, weekdaysOf(list!)),
-  ],
-  [
-    String.raw`(fortnightly|${EVERY}\s+fortnight|weekly|${EVERY}\s+(?:${INTERVAL}\s+)?weeks?)`,
-    ([word, interval]) => ({ kind: 'weeklyOnStart', interval: fortnights(word!, interval) }),
-  ],
-  [
-    String.raw`(?:yearly|annually|${EVERY}\s+(?:${INTERVAL}\s+)?years?)`,
-    ([interval]) => ({ kind: 'yearlyOnStart', interval: intervalOf(interval) }),
-  ],
-  [
-    String.raw`(?:daily|${EVERY}\s+(?:${INTERVAL}\s+)?days?)`,
-    ([interval]) => ({ kind: 'daily', interval: intervalOf(interval) }),
-  ],
+/** Ways to say how something repeats. Those that say more weigh more. */
+export const REPEAT_RULES: readonly Rule[] = [
+  rule(`${ON}(?:(?:every|each)\\s+)?(${NTH})\\s+(${WEEKDAY})s?\\s+${OF_MONTH}`, 24, ([n, day, i]) =>
+    repeat(monthWeekday(n!, day!, i)),
+  ),
+  rule(`${MONTHLY},?\\s+${ON}(${NTH})\\s+(${WEEKDAY})`, 24, ([i, n, day]) =>
+    repeat(monthWeekday(n!, day!, i)),
+  ),
+  rule(`${ON}(?:(?:every|each)\\s+)?(${NTH})\\s+${WORKDAY}\\s+${OF_MONTH}`, 24, ([n, i]) =>
+    repeat(nthWorkday(n!, i)),
+  ),
+  rule(`${MONTHLY},?\\s+${ON}(${NTH})\\s+${WORKDAY}`, 24, ([i, n]) => repeat(nthWorkday(n!, i))),
+  rule(`${ON}last\\s+day\\s+${OF_MONTH}`, 24, ([i]) =>
+    repeat({ kind: 'monthEnd', interval: intervalOf(i) }),
+  ),
+  rule(`${MONTHLY},?\\s+${ON}last\\s+day`, 24, ([i]) =>
+    repeat({ kind: 'monthEnd', interval: intervalOf(i) }),
+  ),
+  rule(
+    `(?:at\\s+)?(?:the\\s+)?(?:month\\s+end|end\\s+of\\s+(?:the|each|every)\\s+month)\\s+(?:monthly|every\\s+month)`,
+    24,
+    () => repeat({ kind: 'monthEnd', interval: 1 }),
+  ),
+  rule(`${ON}(\\d{1,2})(?:st|nd|rd|th)\\s+${OF_MONTH}`, 21, ([day, i]) =>
+    repeat(monthDay(day!, i)),
+  ),
+  rule(`${MONTHLY},?\\s+${ON}(\\d{1,2})(?:st|nd|rd|th)`, 21, ([i, day]) =>
+    repeat(monthDay(day!, i)),
+  ),
+  rule(`${MONTHLY},?\\s+on\\s+(?:the\\s+)?(\\d{1,2})`, 20, ([i, day]) => repeat(monthDay(day!, i))),
+  rule(MONTHLY, 10, ([i]) => repeat({ kind: 'monthlyOnStart', interval: intervalOf(i) })),
+  rule('quarterly|every\\s+quarter', 10, () => repeat({ kind: 'monthlyOnStart', interval: 3 })),
+  rule(
+    `(?:(?:every|each|on|all)\\s+)?(?:weekdays|workdays|working\\s+days|business\\s+days)`,
+    11,
+    () => repeat({ kind: 'workdays' }),
+  ),
+  rule(`${EVERY}\\s+(?:weekday|workday|working\\s+day|business\\s+day)`, 11, () =>
+    repeat({ kind: 'workdays' }),
+  ),
+  rule(`${EVERY}\\s+weekend`, 11, () => repeat(weekly(1, [5, 6]))),
+  rule(
+    `(?:fortnightly|bi-?weekly|${EVERY}\\s+fortnight)(?:\\s+on\\s+(${LIST_OF_WEEKDAYS}))?`,
+    12,
+    ([list]) =>
+      repeat(list ? weekly(2, weekdaysNamed(list)) : { kind: 'weeklyOnStart', interval: 2 }),
+  ),
+  rule(
+    `(?:weekly|${EVERY}\\s+(?:(${INTERVAL})\\s+)?(?:weeks?|wks?))\\s+on\\s+(${LIST_OF_WEEKDAYS})`,
+    20,
+    ([i, list]) => repeat(weekly(intervalOf(i), weekdaysNamed(list!))),
+  ),
+  rule(`(?:weekly|${EVERY}\\s+(?:(${INTERVAL})\\s+)?(?:weeks?|wks?))`, 10, ([i]) =>
+    repeat({ kind: 'weeklyOnStart', interval: intervalOf(i) }),
+  ),
+  rule(`(?:on\\s+)?${EVERY}\\s+(?:(${INTERVAL})\\s+)?(${LIST_OF_WEEKDAYS})`, 15, ([i, list]) =>
+    repeat(weekly(intervalOf(i), weekdaysNamed(list!))),
+  ),
+  rule(`(?:on\\s+)?${EVERY}\\s+(${WEEKDAY})\\s*(?:-|to)\\s*(${WEEKDAY})`, 21, ([a, b]) =>
+    repeat(weekly(1, weekdaysFrom(a!, b!))),
+  ),
+  rule(
+    `(?:on\\s+)?(${WEEKDAYS}(?:(?:\\s*,\\s*|\\s+and\\s+|\\s*&\\s*)${WEEKDAYS})*)`,
+    13,
+    ([list]) => repeat(weekly(1, weekdaysNamed(list!))),
+  ),
+  rule(
+    `(?:on\\s+)?(${WEEKDAY}(?:\\s*(?:,|and|&|\\+)\\s*(?:and\\s+)?${WEEKDAY})+)\\s+(?:every\\s+week|each\\s+week|weekly)`,
+    24,
+    ([list]) => repeat(weekly(1, weekdaysNamed(list!))),
+  ),
+  rule(
+    `(?:yearly|annually|every\\s+year|each\\s+year|${EVERY}\\s+(${INTERVAL})\\s+years?)`,
+    10,
+    ([i]) => repeat({ kind: 'yearlyOnStart', interval: intervalOf(i) }),
+  ),
+  rule(
+    `${EVERY}\\s+(?:(?:year\\s+)?on\\s+)?(?:the\\s+)?(\\d{1,2})(?:st|nd|rd|th)?\\s+(?:of\\s+)?(${MONTH})`,
+    24,
+    ([d, m]) => yearlyOn(m!, d!),
+  ),
+  rule(`${EVERY}\\s+(${MONTH})\\s+(\\d{1,2})(?:st|nd|rd|th)?`, 24, ([m, d]) => yearlyOn(m!, d!)),
+  rule(`(?:daily|${EVERY}\\s+(?:(${INTERVAL})\\s+)?days?)`, 10, ([i]) =>
+    repeat({ kind: 'daily', interval: intervalOf(i) }),
+  ),
 ];
 
-function monthDay(day: string, interval: number): RepeatPattern | null {
+function weekdaysFrom(a: string, b: string) {
+  const [first, last] = [weekdayNamed(a), weekdayNamed(b)];
+  const length = ((last - first + 7) % 7) + 1;
+  return Array.from({ length }, (_, i) => ((first + i) % 7) as typeof first);
+}
+
+function yearlyOn(month: string, day: string): Meaning | null {
   const number = Number(day);
-  return number >= 1 && number <= 31 ? { kind: 'monthDay', interval, day: number } : null;
+  if (number < 1 || number > 31) return null;
+  return repeat({ kind: 'yearly', interval: 1, month: monthNamed(month), day: number });
 }
 
-const fortnights = (word: string, interval: string | undefined) =>
-  /fortnight/i.test(word) ? 2 : intervalOf(interval);
+const end = (meant: EndMeant): Meaning => ({ kind: 'end', end: meant });
 
-const PATTERNS = WAYS.map(
-  ([source, read]) => [new RegExp(`${wordStart}${source}(?![\\w-])`, 'iu'), read] as const,
-);
+/** Ways to say for how long something repeats; days after "until" are read as any day is. */
+export const END_RULES: readonly Rule[] = [
+  rule(`(?:for\\s+)?(${COUNT})\\s*(?:times|dates|occurrences|sessions|x)`, 9, ([n]) =>
+    end({ kind: 'after', count: countOf(n!) }),
+  ),
+  rule('(?:x|×)\\s*(\\d{1,3})', 8, ([n]) =>
+    Number(n) ? end({ kind: 'after', count: Number(n) }) : null,
+  ),
+  rule(`for\\s+(?:the\\s+next\\s+)?(${COUNT})\\s+(${UNIT})`, 8.5, ([n, unit]) =>
+    end({ kind: 'for', ...unitsOf(countOf(n!), unit!) }),
+  ),
+];
 
-/** How a line says that its event repeats: "every other Wednesday", "last Friday of each month"; null when it doesn't. */
-export function readRepeatWords(line: string): RepeatWords | null {
-  for (const [pattern, read] of PATTERNS) {
-    const match = pattern.exec(line);
-    const meaning = match && read(match.slice(1));
-    if (match && meaning)
-      return { from: match.index, to: match.index + match[0].length, pattern: meaning };
+export const EXCEPT_RULES: readonly Rule[] = [
+  rule(
+    `,?\\s*(?:except|but\\s+not|not|without|excluding|excl)\\s+(?:on\\s+)?(?:for\\s+)?(${LIST_OF_WEEKDAYS})s?`,
+    12,
+    ([list]) => ({
+      kind: 'except',
+      weekdays: weekdaysNamed(list!),
+    }),
+  ),
+  rule(
+    `,?\\s*(?:except|but\\s+not|not\\s+(?:on|at))\\s+(?:on\\s+)?(?:the\\s+)?weekends?`,
+    12,
+    () => ({
+      kind: 'except',
+      weekdays: [5, 6],
+    }),
+  ),
+];
+
+/** The number of dates within some time of a repeat; null where only a day ends it. */
+export function datesWithin(
+  pattern: OpenPattern,
+  count: number,
+  unit: 'day' | 'week' | 'month' | 'year',
+): number | null {
+  const DAYS = { day: 1, week: 7 } as const;
+  const inDays = unit === 'day' || unit === 'week' ? count * DAYS[unit] : null;
+  const inMonths = unit === 'month' ? count : unit === 'year' ? count * 12 : null;
+  switch (pattern.kind) {
+    case 'daily':
+      return inDays === null ? null : Math.ceil(inDays / pattern.interval);
+    case 'workdays':
+      return unit === 'week' ? count * 5 : null;
+    case 'weekly':
+      return unit === 'week' ? Math.ceil(count / pattern.interval) * pattern.weekdays.length : null;
+    case 'weeklyOnStart':
+      return unit === 'week' ? Math.ceil(count / pattern.interval) : null;
+    case 'monthDay':
+    case 'monthEnd':
+    case 'monthWeekday':
+    case 'monthlyOnStart':
+      return inMonths === null ? null : Math.ceil(inMonths / pattern.interval);
+    case 'yearly':
+    case 'yearlyOnStart':
+      return unit === 'year' ? Math.ceil(count / pattern.interval) : null;
+    default:
+      return null;
   }
-  return null;
 }
 
-/** Words that end a repeat after a number of dates: "6 times", "for 10 dates". */
-export function readTimes(line: string): { from: number; to: number; end: RepeatEnd } | null {
-  const match = new RegExp(
-    String.raw`${wordStart}(?:for\s+)?(\d{1,3}|two|three|four|five|six|ten)\s*(?:times|dates|occurrences|x)(?![\w-])`,
-    'iu',
-  ).exec(line);
-  if (!match) return null;
-  const word = match[1]!.toLowerCase();
-  const count = word === 'ten' ? 10 : intervalOf(word);
-  return count >= 1
-    ? { from: match.index, to: match.index + match[0].length, end: { kind: 'after', count } }
-    : null;
-}
+/** The last day (day number) of so many units from a day on. */
+export const lastDayWithin = (
+  day: number,
+  count: number,
+  unit: 'day' | 'week' | 'month' | 'year',
+) => addUnits(day, count, unit) - 1;
 
-/** Where "until …" begins in a line, with the words that follow up to what is taken already. */
-export function findUntil(line: string): { from: number; rest: number; words: string } | null {
-  const match = new RegExp(
-    String.raw`${wordStart}(?:until|till|til|up\s+to|ending(?:\s+on)?)\s+(?=[^\s${TAKEN}])`,
-    'iu',
-  ).exec(line);
-  if (!match) return null;
-  const rest = match.index + match[0].length;
-  const [words = ''] = line.slice(rest).split(TAKEN);
-  return { from: match.index, rest, words };
+/** A daily repeat without some weekdays is one of the others. */
+export function without(pattern: OpenPattern, weekdays: readonly number[]): OpenPattern {
+  const rest = (days: readonly number[]) =>
+    days.filter((day) => !weekdays.includes(day)) as never[];
+  if (pattern.kind === 'daily' && pattern.interval === 1)
+    return weekly(1, rest([0, 1, 2, 3, 4, 5, 6]));
+  if (pattern.kind === 'workdays') return weekly(1, rest([0, 1, 2, 3, 4]));
+  if (pattern.kind === 'weekly') return { ...pattern, weekdays: rest(pattern.weekdays) };
+  return pattern;
 }

@@ -41,7 +41,7 @@ const ABBREVIATIONS: Record<string, string> = {
 };
 
 /** Well-known places that are not the name of a zone, with the zone whose clock they go by. */
-const PLACES: Record<string, string> = {
+export const PLACES: Readonly<Record<string, string>> = {
   Osaka: 'Asia/Tokyo',
   Kyoto: 'Asia/Tokyo',
   Beijing: 'Asia/Shanghai',

@@ -1,7 +1,6 @@
-import { casual, GB } from 'chrono-node/en';
-import { dayOfParts, localDate } from '../jot/when';
+import { dayIn } from '../jot/dayIn';
 import type { Weekday } from '../time/civil';
-import { civilDate, DAY, officeWeekStart, parseDate } from '../time/civil';
+import { civilDate, dayNumber, daysInMonth, officeWeekStart } from '../time/civil';
 
 const WEEK = /^(?:week|wk|w)\s*(\d{1,2})(?:\s*(?:of|,|\/)?\s*(\d{4}))?$/i;
 const WEEKS_A_YEAR = 53;
@@ -26,13 +25,13 @@ export function typedDay(
     const year = Number(week[2] ?? civilDate(today).year);
     return nth >= 1 && nth <= WEEKS_A_YEAR ? officeWeekStart(year, nth, firstWeekday) : null;
   }
-  if (/^\d{4}-\d{2}-\d{2}$/.test(words)) {
-    try {
-      return parseDate(words);
-    } catch {
-      return null; // A date that does not exist, such as 30 February.
-    }
-  }
-  const [found] = (isMonthFirst ? casual : GB).parse(words, localDate(today * DAY));
-  return found ? dayOfParts(found.start) : null;
+  const day = dayIn(words, { today, isMonthFirst });
+  if (day === null || !isWithoutYear(words)) return day;
+  const { year, month, day: ofMonth } = civilDate(day);
+  const before = dayNumber(year - 1, month, Math.min(ofMonth, daysInMonth(year - 1, month)));
+  return today - before < day - today ? before : day;
 }
+
+/** Whether words name a day of the month and no year: of two that are as good, the nearer is gone to. */
+const isWithoutYear = (words: string) =>
+  !/\d{4}/.test(words) && /^\d{1,2}\D|^\p{L}{3,9}\.?\s+\d{1,2}(?:st|nd|rd|th)?$/iu.test(words);

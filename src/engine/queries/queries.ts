@@ -7,12 +7,13 @@ import { findEvents } from '@/core/calendars/find';
 import type { ForeseenDate } from '@/core/editing/foresight';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
-import { isSeries } from '@/core/model/event';
+import { durationOf, isSeries, isWholeDay } from '@/core/model/event';
 import { inOrder } from '@/core/model/order';
 import type { Category, Settings } from '@/core/model/others';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import type { Lens } from '@/core/model/view';
 import type { SweepStep } from '@/core/tidy/sweep';
+import { dayOfWall, MINUTE } from '@/core/time/civil';
 import type { ZoneEntry } from '@/core/time/zoneNames';
 import { describeZone, zonesToChoose } from '@/core/time/zoneNames';
 import type { Sight } from '@/core/view/sight';
@@ -41,7 +42,15 @@ export interface Seen {
   hidden: number;
 }
 
+/** What an event had that was called the same; `minutes` null when it lasted whole days. */
+export interface LastLike {
+  calendarId: string;
+  place: string;
+  minutes: number | null;
+}
+
 const DAYS_A_WEEK = 7;
+const DAYS_A_YEAR = 366;
 
 /** Everything that can be asked. Nothing here changes anything. */
 export class Queries {
@@ -188,6 +197,38 @@ export class Queries {
       text,
       most,
     });
+  }
+
+  /** Days of closures that have a name, from a day (day number) on for a year. */
+  namedDays(fromDay: number, zone: string): { name: string; day: number }[] {
+    const closures = this.calendars().filter(({ isClosures }) => isClosures);
+    if (!closures.length) return [];
+    const { occurrences } = this.index.query(
+      { fromDay, toDay: fromDay + DAYS_A_YEAR, zone },
+      new Set(closures.map(({ id }) => id)),
+    );
+    return occurrences
+      .filter(({ wholeDay, title }) => wholeDay && title.trim())
+      .map(({ title, start }) => ({ name: title, day: dayOfWall(start) }));
+  }
+
+  /** What an event of the same title had the last time: the newest on a calendar of one's own. */
+  lastLike(title: string): LastLike | null {
+    const wanted = title.trim().toLowerCase();
+    if (!wanted) return null;
+    const own = new Set(this.calendars().flatMap(({ id, kind }) => (kind === 'own' ? [id] : [])));
+    const [last] = this.records
+      .all('event')
+      .filter(
+        (event) =>
+          event.removedAt === undefined &&
+          own.has(event.calendarId) &&
+          event.title.trim().toLowerCase() === wanted,
+      )
+      .sort((a, b) => b.updated - a.updated);
+    if (!last) return null;
+    const { calendarId, place } = last;
+    return { calendarId, place, minutes: isWholeDay(last) ? null : durationOf(last) / MINUTE };
   }
 
   /** Every attachment of events that are not removed, the largest first. */

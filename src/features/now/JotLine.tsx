@@ -1,23 +1,23 @@
 import { nanoid } from 'nanoid';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { calendarForNew } from '@/core/calendars/showing';
 import { ownTimes } from '@/core/editing/bothTimes';
 import { draftOf } from '@/core/editing/drafting';
-import { readJot } from '@/core/jot/jot';
+import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Calendar } from '@/core/model/calendar';
 import { sayLength, saySpan } from '@/core/time/words';
 import { MINUTE } from '@/core/time/civil';
-import { wallFromInstant } from '@/core/time/zones';
 import { useDo } from '@/data/commands';
 import { TODAY_LINE, useDraft } from '@/data/drafts';
 import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
-import { useCategories } from '@/data/queries';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
+import { JotHints } from './JotHints';
+import { useJot } from './useJot';
 
 interface Props {
   /** The day (day number) that a line without a date means. */
@@ -32,7 +32,6 @@ export function JotLine({ day, calendars, preferences }: Props) {
   const palette = usePalette();
   const act = useDo();
   const { say } = useMessages();
-  const categories = useCategories();
   // What was begun here waits here.
   const { draft, keep: putBy, drop } = useDraft(TODAY_LINE);
   const [line, setLine] = useState(draft?.title ?? '');
@@ -42,27 +41,24 @@ export function JotLine({ day, calendars, preferences }: Props) {
     else drop();
   }
   const instant = useNow();
-  const now = wallFromInstant(instant, clock);
-  const own = calendars.filter(({ kind, listed }) => kind === 'own' && listed);
-  const jot = readJot(line, {
-    now,
-    day,
-    calendars: own,
-    categories,
-    defaultCalendarId: calendarForNew(calendars, settings.defaultCalendarId)?.id ?? '',
-    defaultLength: settings.defaultLength,
-    workdays,
-  });
+  const own = useMemo(
+    () => calendars.filter(({ kind, listed }) => kind === 'own' && listed),
+    [calendars],
+  );
+  const defaultCalendarId = calendarForNew(calendars, settings.defaultCalendarId)?.id ?? '';
+  const read = useJot(line, { day, calendars: own, defaultCalendarId, preferences });
+  const { jot, span } = read;
   const calendar = own.find(({ id }) => id === jot.calendarId);
   const isGood = line.trim() !== '' && calendar !== undefined;
-  const length = jot.wholeDay ? '' : ` · ${sayLength((jot.end - jot.start) / MINUTE)}`;
+  const length = span.wholeDay ? '' : ` · ${sayLength((span.end - span.start) / MINUTE)}`;
 
   function made(at: number) {
-    const { title, place, categoryIds, link, calendarId, repeat } = jot;
+    const { title, place, categoryIds, link, calendarId, repeat, zone } = jot;
     const fields = { id: nanoid(12), calendarId, title, place, categoryIds, link };
-    return draftOf({ span: jot, fields, calendar, repeat, clock, workdays, now: at });
+    return draftOf({ span, fields, calendar, repeat, clock, zone, workdays, now: at });
   }
-  const itsOwn = isGood && calendar.zone ? ownTimes(made(instant), clock, wording) : null;
+  const hasZone = isGood && (jot.zone !== null || calendar.zone !== undefined);
+  const itsOwn = hasZone ? ownTimes(made(instant), clock, wording) : null;
 
   async function keep() {
     if (line.trim() === '') return;
@@ -87,10 +83,19 @@ export function JotLine({ day, calendars, preferences }: Props) {
         </Button>
       </View>
       {isGood && (
+        <JotHints
+          jot={{ title: jot.title, problems: read.problems }}
+          other={read.other}
+          wording={wording}
+          onOther={read.takeOther}
+        />
+      )}
+      {isGood && (
         <Text role="status" variant="bodySmall" style={{ color: palette.dim }}>
           {[
             `“${jot.title || 'Untitled'}”`,
-            saySpan(jot, wording) + length,
+            saySpan(span, wording) + length,
+            isGood ? saySeries(made(instant), instant, wording) : null,
             jot.place,
             calendar.name,
             itsOwn,

@@ -75,14 +75,12 @@ function usePlanModel(state: PlanState, dispatch: Dispatch<PlanAction>) {
   const moves = useMoves(preferences, (panel) => dispatch({ do: 'open', panel }));
   const [panelHeight, setPanelHeight] = useState(0);
 
-  // The day that a jotted line without a date means: today when it is in sight, else the first shown.
-  const dayMeant = today >= range.from && today < range.to ? today : range.from;
   const reveal = useReveal({
     place,
     content,
     calendars: shown.everywhere,
     clock,
-    dayMeant,
+    today,
     setPanel: (panel) => dispatch({ do: 'open', panel }),
   });
   const { panel } = state;
@@ -103,7 +101,6 @@ function usePlanModel(state: PlanState, dispatch: Dispatch<PlanAction>) {
     ...shown,
     preferences,
     today,
-    dayMeant,
     place,
     content,
     lensing,

@@ -155,7 +155,7 @@ function useKeys(): void {
       case 'today':
         return place.setDay(today);
       case 'add':
-        return dispatch({ do: 'open', panel: { kind: 'add', span: null, day: plan.dayMeant } });
+        return dispatch({ do: 'open', panel: { kind: 'add', span: null, day: today } });
       case 'load':
         return dispatch({ do: 'open', panel: { kind: 'load' } });
       case 'zoom':

@@ -17,8 +17,8 @@ interface Setting {
   /** As they are shown everywhere. */
   calendars: readonly Calendar[];
   clock: string;
-  /** The day that a jotted line without a date means. */
-  dayMeant: number;
+  /** The day that a jotted line without a date means (day number). */
+  today: number;
   setPanel(panel: Panel): void;
 }
 
@@ -79,9 +79,9 @@ export function useReveal(setting: Setting): (id: string, uncovers: boolean) => 
   });
   useEffect(() => {
     if (!asked || (asked.kind === 'event' && !status.ready)) return;
-    const { dayMeant, setPanel } = latest.current.setting;
+    const { today, setPanel } = latest.current.setting;
     latest.current.takeUp();
-    if (asked.kind === 'add') setPanel({ kind: 'add', span: null, day: dayMeant });
+    if (asked.kind === 'add') setPanel({ kind: 'add', span: null, day: today });
     else void latest.current.reveal(asked.id, asked.uncovers);
   }, [asked, status.ready]);
 

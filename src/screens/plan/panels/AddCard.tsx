@@ -16,6 +16,7 @@ import { PanelFrame } from '@/ui/PanelFrame';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
 import { Unreadable } from '@/ui/unreadable';
+import { JotHints } from '@/features/now/JotHints';
 import { JottedLine } from './JottedLine';
 import type { Adding } from './useAdding';
 import { useAdding } from './useAdding';
@@ -35,6 +36,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
     useAdding(adding);
   const { times, place, repeat, calendar, calendarId, categories, categoryIds } = made;
   const { event, problem, instant, atHome, itsOwn, canKeep, report, keep } = made;
+  const { read, asLastTime } = made;
   const length = span.wholeDay ? '' : ` · ${sayLength((span.end - span.start) / MINUTE)}`;
   return (
     <Unreadable value={report}>
@@ -72,6 +74,17 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
           </View>
         )}
         {jot.parts.length > 0 && <JottedLine line={line} parts={jot.parts} />}
+        <JotHints
+          jot={{ title: jot.title, problems: read.problems }}
+          other={read.other}
+          wording={wording}
+          onOther={read.takeOther}
+        />
+        {asLastTime && (
+          <Button compact icon="history" onPress={asLastTime.take} style={styles.last}>
+            {`As last time: ${asLastTime.says}`}
+          </Button>
+        )}
         <Understood
           icon="clock-outline"
           name="When"
@@ -180,5 +193,6 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
 const styles = StyleSheet.create({
   before: { flexDirection: 'row', alignItems: 'center', borderRadius: 8, paddingLeft: 10 },
   grow: { flex: 1 },
+  last: { alignSelf: 'flex-start' },
   calendar: { flexDirection: 'row', alignItems: 'center', gap: 10, marginBottom: -6 },
 });

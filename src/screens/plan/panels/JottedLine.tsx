@@ -1,6 +1,6 @@
 import { StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { JotPart } from '@/core/jot/parts';
+import type { JotPart } from '@/core/jot/jot';
 import { usePalette } from '@/ui/theme/theme';
 
 /** The typed line with the words that were understood marked out. */

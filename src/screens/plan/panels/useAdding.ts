@@ -4,22 +4,23 @@ import { homeTimes, ownTimes } from '@/core/editing/bothTimes';
 import { draftOf } from '@/core/editing/drafting';
 import type { Times } from '@/core/editing/form';
 import { spanOf, timesOf, timesProblem } from '@/core/editing/form';
-import type { Jot } from '@/core/jot/jot';
-import { readJot } from '@/core/jot/jot';
 import type { Span } from '@/core/layout/drag';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import type { Repeat } from '@/core/recurrence/repeat';
 import { firstStart } from '@/core/recurrence/repeat';
 import type { Weekday } from '@/core/time/civil';
+import type { Jot, JotPartKind } from '@/core/jot/jot';
 import { MINUTE } from '@/core/time/civil';
-import { wallFromInstant } from '@/core/time/zones';
+import { sayLength } from '@/core/time/words';
 import { useDo } from '@/data/commands';
 import { LINE, NEW_EVENT, useDraft } from '@/data/drafts';
 import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
-import { useCategories } from '@/data/queries';
+import { useCategories, useLastLike } from '@/data/queries';
+import type { ChosenJot } from '@/features/now/useJot';
+import { useJot } from '@/features/now/useJot';
 import { useReadable } from '@/ui/unreadable';
 
 export interface Adding {
@@ -48,10 +49,13 @@ interface Corrections {
 type Part = 'when' | 'where' | 'repeat';
 
 /** The span that counts: corrected, said in the line, pressed on the sheet; in that order. */
-function spanMeant(corrections: Corrections, jot: Jot, pressed: Span | null): Span {
+function spanMeant(
+  corrections: Corrections,
+  { jot, span }: Pick<ChosenJot, 'jot' | 'span'>,
+  pressed: Span | null,
+): Span {
   if (corrections.times) return spanOf(corrections.times);
-  const says = jot.parts.some(({ kind }) => kind === 'when');
-  if (!pressed || says) return jot;
+  if (!pressed || jot.saysDay || jot.saysTime) return span;
   if (jot.length === null || pressed.wholeDay) return pressed;
   return { ...pressed, end: pressed.start + jot.length * MINUTE };
 }
@@ -62,11 +66,42 @@ function begun(span: Span, { pattern }: Repeat, workdays: readonly Weekday[]): S
   return { ...span, start, end: span.end + (start - span.start) };
 }
 
+/** Offers what an event of the same title had the last time, as far as the line says nothing of it. */
+function useAsLastTime(
+  jot: Jot,
+  corrections: Corrections,
+  { calendars, span }: { calendars: readonly Calendar[]; span: Span },
+  correct: (fields: Corrections) => void,
+): { says: string; take(): void } | null {
+  const { data: last } = useLastLike(jot.title);
+  if (!last) return null;
+  const says = (kind: JotPartKind) => jot.parts.some((part) => part.kind === kind);
+  const calendar = calendars.find(({ id }) => id === last.calendarId);
+  const fields: Corrections = {};
+  const words: string[] = [];
+  const isOther = calendar && calendar.id !== jot.calendarId;
+  if (isOther && !says('calendar') && corrections.calendarId === undefined) {
+    fields.calendarId = calendar.id;
+    words.push(calendar.name);
+  }
+  const length = (span.end - span.start) / MINUTE;
+  const isLong = last.minutes !== null && last.minutes !== length;
+  if (isLong && jot.saysTime && jot.length === null && corrections.times === undefined) {
+    fields.times = timesOf({ ...span, end: span.start + last.minutes! * MINUTE });
+    words.push(sayLength(last.minutes!));
+  }
+  if (last.place && last.place !== jot.place && !says('place') && corrections.place === undefined) {
+    fields.place = last.place;
+    words.push(last.place);
+  }
+  return words.length ? { says: words.join(', '), take: () => correct(fields) } : null;
+}
+
 /** A new event that is being made from a line, and from what is corrected in what was understood. */
 export function useAdding(adding: Adding) {
   const { span: pressed, day, calendars, preferences, defaultCalendarId } = adding;
   const { onAllDetails, onDraft, onKept } = adding;
-  const { zone: home, clock, wording, settings, workdays } = preferences;
+  const { zone: home, clock, wording, workdays } = preferences;
   const act = useDo();
   const { say } = useMessages();
   const categories = useCategories();
@@ -86,18 +121,17 @@ export function useAdding(adding: Adding) {
   const correct = (fields: Corrections) => setCorrections((last) => ({ ...last, ...fields }));
 
   const instant = useNow();
-  const now = wallFromInstant(instant, clock);
-  const jot = readJot(line, {
-    now,
+  const read = useJot(line, {
     day,
     calendars,
-    categories,
     defaultCalendarId: corrections.calendarId ?? defaultCalendarId,
-    defaultLength: settings.defaultLength,
-    workdays,
+    preferences,
   });
+  const { jot } = read;
   const repeat = corrections.repeat ?? jot.repeat;
-  const span = begun(spanMeant(corrections, jot, pressed), repeat, workdays);
+  const meant = spanMeant(corrections, read, pressed);
+  // What the line says by itself begins where it fits already, by the clock that it names.
+  const span = meant === read.span ? meant : begun(meant, repeat, workdays);
   const place = corrections.place ?? jot.place;
   const calendarId = corrections.calendarId ?? jot.calendarId;
   const calendar = calendars.find(({ id }) => id === calendarId);
@@ -107,7 +141,9 @@ export function useAdding(adding: Adding) {
   const event = draft();
   const atHome = homeTimes(span, clock, home, wording);
   // A calendar may have a zone of its own.
-  const itsOwn = calendar?.zone ? ownTimes(event, clock, wording) : null;
+  const itsOwn = jot.zone || calendar?.zone ? ownTimes(event, clock, wording) : null;
+
+  const asLastTime = useAsLastTime(jot, corrections, { calendars, span }, correct);
 
   const { start, end, wholeDay } = span;
   useEffect(() => {
@@ -117,7 +153,8 @@ export function useAdding(adding: Adding) {
 
   function draft(): CalendarEvent {
     const fields = { id, calendarId, title: jot.title, place, categoryIds, link: jot.link };
-    return draftOf({ span, fields, calendar, repeat, clock, workdays, now: Date.now() });
+    const { zone } = jot;
+    return draftOf({ span, fields, calendar, repeat, clock, zone, workdays, now: Date.now() });
   }
 
   async function keep() {
@@ -161,7 +198,9 @@ export function useAdding(adding: Adding) {
     problem,
     instant,
     atHome,
-    itsOwn: itsOwn && `${itsOwn}, the zone of ${calendar!.name}`,
+    itsOwn: itsOwn && (jot.zone ? itsOwn : `${itsOwn}, the zone of ${calendar!.name}`),
+    read,
+    asLastTime,
     canKeep: problem === null && calendar !== undefined && isReadable,
     report,
     keep,

@@ -1,0 +1,187 @@
+import { zoneNamed } from '../time/namedZones';
+import { findLinks } from './links';
+import type { Meaning, Reading } from './meanings';
+import type { JotContext, Rule } from './rule';
+import { readingsOf, rule } from './rule';
+import type { JotText } from './text';
+import { COUNT, countOf } from './vocabulary';
+
+/** What a line says besides when: how long, where, on which calendar, in which zone, and links. */
+
+const MINUTES: Readonly<Record<string, number>> = {
+  m: 1,
+  h: 60,
+  d: 1440,
+  w: 7 * 1440,
+  f: 14 * 1440,
+};
+const AMOUNT = '(\\d+(?:[.,]\\d+)?)\\s*(m|mins?|minutes?|h|hrs?|hours?|days?|weeks?|wks?)';
+const LEAD = '(?:for\\s+(?:about\\s+|around\\s+)?|lasting\\s+|,\\s*)';
+
+function length(minutes: number, unit: string): Meaning | null {
+  const perUnit = MINUTES[unit[0]!]!;
+  const all = Math.round(minutes);
+  if (all <= 0 || all > 366 * 1440) return null;
+  return { kind: 'length', minutes: all, wholeDays: perUnit >= 1440 && all % 1440 === 0 };
+}
+const amount = (count: string, unit: string) =>
+  Number(count.replace(',', '.')) * MINUTES[unit[0]!]!;
+
+/** So many hours without "for" are a length, and no hour of the day. */
+const LONGEST_BARE = 4;
+
+const LENGTH_RULES: readonly Rule[] = [
+  rule(`${LEAD}${AMOUNT}`, 8, ([n, unit]) => length(amount(n!, unit!), unit!)),
+  rule(AMOUNT, 6, ([n, unit]) => length(amount(n!, unit!), unit!)),
+  rule(
+    `(${LEAD})?(\\d{1,2})(\\s*)(?:h|hrs?|hours?)\\s*(?:and\\s+)?(\\d{1,2})\\s*(m|mins?|minutes?)?`,
+    9,
+    // "14h30" is a time of the day, "1h30" more likely a length.
+    ([lead, h, gap, m, unit]) =>
+      (lead ?? (gap || unit)) || Number(h) <= LONGEST_BARE
+        ? length(Number(h) * 60 + Number(m), 'm')
+        : null,
+  ),
+  rule(`${LEAD}(?:an?|one)\\s+(hour|day|week|minute|fortnight)`, 8, ([unit]) =>
+    length(MINUTES[unit![0]!]!, unit!),
+  ),
+  rule(`${LEAD}(?:an?|one)\\s+hour\\s+and\\s+a\\s+half`, 9, () => length(90, 'm')),
+  rule(`${LEAD}?half\\s+an?\\s+hour`, 7, () => length(30, 'm')),
+  rule(`${LEAD}?three[\\s-]quarters\\s+of\\s+an\\s+hour`, 9, () => length(45, 'm')),
+  rule(`${LEAD}?(?:an?\\s+)?quarter\\s+(?:of\\s+an\\s+)?hour`, 7, () => length(15, 'm')),
+  rule(
+    `${LEAD}(${COUNT})\\s+(hours?|days?|weeks?|minutes?)(?:\\s+and\\s+a\\s+half)?`,
+    8,
+    ([n, unit]) => length(countOf(n!) * MINUTES[unit![0]!]!, unit!),
+  ),
+];
+
+/** Words before an amount that make it no length: "in 2 hours", "every 2 weeks", "2 hours ago". */
+const NO_LENGTH_BEFORE = /\b(?:in|after|within|every|each|next|last|x)\s*$/;
+const NO_LENGTH_AFTER = /^\s*(?:ago|later|from\s+now|before|after|from)\b/;
+
+export function lengthReadings(text: JotText, context: JotContext): Reading[] {
+  return readingsOf(text, LENGTH_RULES, context).filter(
+    ({ from, to }) =>
+      !NO_LENGTH_BEFORE.test(text.text.slice(0, from)) &&
+      !NO_LENGTH_AFTER.test(text.text.slice(to)),
+  );
+}
+
+const escaped = (name: string) =>
+  name
+    .trim()
+    .toLowerCase()
+    .split(/\s+/)
+    .map((word) => word.replace(/[.*+?^${}()|[\]\\/-]/g, '\\$&'));
+
+/** "in Clients", "#lamps". A name that ends in a sign has no word's end of its own. */
+export function namedRules({
+  calendars,
+  categories,
+}: Pick<JotContext, 'calendars' | 'categories'>): Rule[] {
+  const named = (source: string, weight: number, meaning: Meaning): Rule => ({
+    pattern: new RegExp(`${source}(?=$|[\\s,.;#)])`, 'yu'),
+    weight,
+    read: () => meaning,
+  });
+  return [
+    ...calendars.map(({ id, name }) =>
+      named(
+        `(?:in|to|into|for|on)\\s+(?:the\\s+)?${escaped(name).join('\\s+')}(?:\\s+calendar)?`,
+        9 + name.length / 100,
+        { kind: 'calendar', id },
+      ),
+    ),
+    ...categories.map(({ id, name }) =>
+      named(`#${escaped(name).join('[\\s-]')}`, 9 + name.length / 100, { kind: 'category', id }),
+    ),
+  ];
+}
+
+/** Web addresses, as they were typed. */
+export function linkReadings({ line, text, origin }: JotText): Reading[] {
+  const readings: Reading[] = [];
+  let at = 0;
+  for (const piece of findLinks(line)) {
+    const [from, to] = [at, at + piece.text.length].map((place) =>
+      origin.findIndex((o) => o >= place),
+    );
+    if (piece.link !== null)
+      readings.push({
+        from: from!,
+        to: to! < 0 ? text.length : to!,
+        weight: 50,
+        meaning: { kind: 'link', link: piece.link },
+      });
+    at += piece.text.length;
+  }
+  return readings;
+}
+
+const MOST_WORDS = 8;
+const AT = /(?:at\s+|@\s*)(?=[^\s,.;])/y;
+/** Words that belong to another part of the line, or go on with the title. */
+const ENDS_PLACE = /^(?:with|for|from|until|till|every|each|in|on|about|re|to|and|then|w|#.*|@)$/;
+/** Words after which "at" leads to no place. */
+const NO_PLACE_BEFORE = /\b(?:look|looks|looking|laugh|arrive|aim)\s+$/;
+
+/** "at Quay 3": every stretch of words after "at" (or "@"), the longer the better. */
+export function placeReadings({ line, text, origin, starts }: JotText): Reading[] {
+  const readings: Reading[] = [];
+  for (const [i, from] of starts.entries()) {
+    AT.lastIndex = from;
+    const at = AT.exec(text);
+    if (
+      !at ||
+      (from > 0 && !/\s/.test(text[from - 1]!)) ||
+      NO_PLACE_BEFORE.test(text.slice(0, from))
+    )
+      continue;
+    const first = from + at[0].length;
+    let words = 0;
+    for (const start of starts.slice(i + 1, -1)) {
+      if (start < first) continue;
+      const word = /^[\p{L}\p{N}'’]+|^./u.exec(text.slice(start))![0];
+      const isSign = !/[\p{L}\p{N}&'.-]/u.test(word);
+      if (words === MOST_WORDS || isSign || ENDS_PLACE.test(word)) break;
+      words++;
+      const to = start + word.length;
+      const place = line.slice(origin[first], origin[to] ?? line.length).replace(/[\s,.;]+$/, '');
+      const isName = /^(?:\p{Lu}|\d|the\s)/u.test(place);
+      const endsInNumber = words > 1 && /\d$/.test(place);
+      const weight = 2 + words * 0.1 + (isName ? 0.5 : 0) + (endsInNumber ? 2.6 : 0);
+      readings.push({ from, to, weight, meaning: { kind: 'place', place } });
+    }
+  }
+  return readings;
+}
+
+const zone = (name: string): Meaning | null => {
+  const found = zoneNamed(name);
+  return found === null ? null : { kind: 'zone', zone: found };
+};
+
+const CITY_TIME: readonly Rule[] = [
+  rule("(?:in\\s+)?([\\p{L}'.]+(?:\\s+[\\p{L}'.]+){0,2})\\s+time", 9, ([name]) => zone(name!)),
+  rule("(?:in\\s+)?([\\p{L}'.]+)\\s+time", 9, ([name]) => zone(name!)),
+];
+const ABBREVIATION: readonly Rule[] = [
+  rule('(utc|gmt)([+-]\\d{1,2})?', 9, ([name, offset]) => zone(`${name}${offset ?? ''}`)),
+  rule('(\\p{L}{2,5})', 8, ([name]) => zone(name!)),
+];
+
+/** "Osaka time" anywhere, and abbreviations right after a time. */
+export function zoneReadings(
+  text: JotText,
+  times: readonly Reading[],
+  context: JotContext,
+): Reading[] {
+  const ends = new Set(times.map(({ to }) => to));
+  const afterTime = readingsOf(text, ABBREVIATION, context).filter(({ from, meaning }) => {
+    let i = from;
+    while (/\s/.test(text.text[i - 1] ?? '')) i--;
+    return meaning.kind === 'zone' && ends.has(i);
+  });
+  return [...readingsOf(text, CITY_TIME, context), ...afterTime];
+}

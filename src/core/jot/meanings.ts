@@ -1,0 +1,121 @@
+import type { RepeatEnd, RepeatPattern } from '../recurrence/repeat';
+import type { Weekday } from '../time/civil';
+import type { Unit } from './vocabulary';
+
+/** Which day or days a line names (day numbers). */
+export interface DayMeant {
+  day: number;
+  /** The last day, where it names several. */
+  lastDay?: number;
+  /** Only a weekday was said: today counts unless its time is over. */
+  weekday?: Weekday;
+  /** From a weekday to another, which repeats where there is a time: "mon-fri 9:15". */
+  isWeekdays?: Weekday[];
+  /** The other day that it may mean. */
+  other?: number;
+}
+
+/** Minutes of the day; `to` may lie beyond midnight. Null for the whole day. */
+export interface TimeMeant {
+  from: number;
+  to: number | null;
+  /** A bare hour may mean the morning or the afternoon. */
+  isOpen: boolean;
+}
+
+/** A pattern that may still ask its first date for a day. */
+export type OpenPattern =
+  | RepeatPattern
+  | { kind: 'weeklyOnStart'; interval: number }
+  | { kind: 'monthlyOnStart'; interval: number }
+  | { kind: 'yearlyOnStart'; interval: number };
+
+/** Until when something repeats: a day, a number of dates, or a stretch from its start on. */
+export type EndMeant =
+  Exclude<RepeatEnd, { kind: 'never' }> | { kind: 'for'; count: number; unit: Unit };
+
+export type PartOfDay = 'morning' | 'afternoon' | 'evening' | 'night' | 'noon' | 'midnight' | 'end';
+
+/** What words of a line say. */
+export type Meaning =
+  | { kind: 'day'; day: DayMeant }
+  | { kind: 'time'; time: TimeMeant | null }
+  /** From a time of a day to a time of another. */
+  | { kind: 'stretch'; fromDay: DayMeant; from: TimeMeant; toDay: number; to: TimeMeant }
+  /** So many minutes from now. */
+  | { kind: 'soon'; minutes: number }
+  | { kind: 'partOfDay'; part: PartOfDay; day?: DayMeant }
+  | { kind: 'length'; minutes: number; wholeDays: boolean }
+  | { kind: 'repeat'; pattern: OpenPattern }
+  | { kind: 'end'; end: EndMeant }
+  | { kind: 'except'; weekdays: Weekday[] }
+  | { kind: 'zone'; zone: string }
+  | { kind: 'place'; place: string }
+  | { kind: 'calendar'; id: string }
+  | { kind: 'category'; id: string }
+  | { kind: 'link'; link: string };
+
+/** What a line can say once only. */
+type Slot =
+  | 'day'
+  | 'time'
+  | 'part'
+  | 'length'
+  | 'repeat'
+  | 'end'
+  | 'except'
+  | 'zone'
+  | 'place'
+  | 'calendar'
+  | 'link';
+
+const SLOTS: Readonly<Record<Meaning['kind'], readonly Slot[]>> = {
+  day: ['day'],
+  time: ['time'],
+  stretch: ['day', 'time', 'length', 'part'],
+  soon: ['day', 'time'],
+  partOfDay: ['part'],
+  length: ['length'],
+  repeat: ['repeat'],
+  end: ['end'],
+  except: ['except'],
+  zone: ['zone'],
+  place: ['place'],
+  calendar: ['calendar'],
+  category: [],
+  link: ['link'],
+};
+const BITS: Readonly<Record<Slot, number>> = {
+  day: 1,
+  time: 2,
+  part: 4,
+  length: 8,
+  repeat: 16,
+  end: 32,
+  except: 64,
+  zone: 128,
+  place: 256,
+  calendar: 512,
+  link: 1024,
+};
+
+/** The slots that a meaning takes, as bits. */
+export function slotsOf(meaning: Meaning): number {
+  const ofKind = SLOTS[meaning.kind].reduce((bits, slot) => bits | BITS[slot], 0);
+  return meaning.kind === 'partOfDay' && meaning.day ? ofKind | BITS.day : ofKind;
+}
+
+/** Whether what is said goes together: an end needs a repeat, a zone a time. */
+export function isSound(bits: number): boolean {
+  const has = (slot: Slot) => (bits & BITS[slot]) !== 0;
+  if ((has('end') || has('except')) && !has('repeat')) return false;
+  return !has('zone') || has('time') || has('part');
+}
+
+/** Words of a line (from and to in the read text) with what they may mean, and how likely that is. */
+export interface Reading {
+  from: number;
+  to: number;
+  weight: number;
+  meaning: Meaning;
+}

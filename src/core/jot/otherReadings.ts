@@ -1,0 +1,55 @@
+import type { Reading, TimeMeant } from './meanings';
+
+const HOUR = 60;
+const NOON = 12 * HOUR;
+
+/** Bare hours that people use for both halves of the day, as they are first understood. */
+const LIKELY_BOTH = { from: 7 * HOUR, to: 9 * HOUR };
+
+/** The other half of the day, where a bare hour may well mean that. */
+function otherHalf(time: TimeMeant): TimeMeant | null {
+  const { from, to, isOpen } = time;
+  if (!isOpen || to !== null) return null;
+  if (from > NOON) return { ...time, from: from - NOON };
+  const isLikely = from >= LIKELY_BOTH.from && from < LIKELY_BOTH.to;
+  return isLikely ? { ...time, from: from + NOON } : null;
+}
+
+/** Another thing that a reading may well mean; null when it is plain. */
+function otherMeaning(reading: Reading): Reading | null {
+  const { meaning } = reading;
+  if (meaning.kind === 'day' && meaning.day.other !== undefined) {
+    const { other, lastDay, day } = meaning.day;
+    const length = lastDay === undefined ? undefined : lastDay - day;
+    return {
+      ...reading,
+      meaning: {
+        kind: 'day',
+        day: { day: other, ...(length !== undefined && { lastDay: other + length }) },
+      },
+    };
+  }
+  if (meaning.kind !== 'time' || !meaning.time) return null;
+  const time = otherHalf(meaning.time);
+  return time && { ...reading, meaning: { kind: 'time', time } };
+}
+
+/** A short weekday that is also a word of its own: "sun", "sat", "wed". */
+const MAY_BE_A_WORD = /^(?:sun|sat|wed|mon)$/;
+
+/**
+ * The next best reading of a line, where it is close: another meaning of its words, or a short
+ * weekday left in the title. Null where the first is plain.
+ */
+export function otherReadings(text: string, readings: readonly Reading[]): Reading[] | null {
+  // A part of the day says which half is meant.
+  if (!readings.some(({ meaning }) => meaning.kind === 'partOfDay')) {
+    for (const [i, reading] of readings.entries()) {
+      const other = otherMeaning(reading);
+      if (other) return readings.toSpliced(i, 1, other);
+    }
+  }
+  const isAlone = readings.length === 1;
+  const word = readings[0] && text.slice(readings[0].from, readings[0].to);
+  return isAlone && MAY_BE_A_WORD.test(word!) && word !== text.trim() ? [] : null;
+}

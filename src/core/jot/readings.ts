@@ -1,0 +1,90 @@
+import { lengthReadings, linkReadings, namedRules, placeReadings, zoneReadings } from './around';
+import { bestReadings } from './best';
+import { DAY_RULES, namedDayRules } from './days';
+import type { Reading } from './meanings';
+import { END_RULES, EXCEPT_RULES, REPEAT_RULES } from './repeats';
+import type { JotContext, Rule } from './rule';
+import { readingsOf, rule } from './rule';
+import type { JotText } from './text';
+import { textOf } from './text';
+import { bareParts, bareTimes, PART_RULES, stretches, TIME_RULES } from './times';
+import { civilDate, dayNumber, dayOfWall } from '../time/civil';
+import { MONTH, monthNamed } from './vocabulary';
+
+const UNTIL =
+  /(?:until|till|til|up\s+to|through|thru|ending(?:\s+on)?|ends)\s+(?:the\s+)?(?:and\s+including\s+)?/y;
+
+/** A month alone ends a repeat before it begins: "until March"; its end, on its last day. */
+const UNTIL_MONTH: readonly Rule[] = [
+  rule(
+    `(?:until|till|til)\\s+(?:(the\\s+end\\s+of|end\\s+of)\\s+)?(${MONTH})(?:\\s+(\\d{4}))?`,
+    12,
+    ([isEnd, month, year], { now }) => {
+      const today = dayOfWall(now);
+      const nth = monthNamed(month!) + (isEnd ? 1 : 0);
+      const first = (y: number) =>
+        dayNumber(y + Math.floor((nth - 1) / 12), ((nth - 1) % 12) + 1, 1);
+      const { year: thisYear } = civilDate(today);
+      const said =
+        year === undefined ? (first(thisYear) > today ? thisYear : thisYear + 1) : Number(year);
+      return { kind: 'end', end: { kind: 'on', day: first(said) - 1 } };
+    },
+  ),
+];
+
+/** "until" with the day that follows it. */
+function untilReadings({ text, starts }: JotText, days: readonly Reading[]): Reading[] {
+  return starts.flatMap((from) => {
+    UNTIL.lastIndex = from;
+    const until = UNTIL.exec(text);
+    if (!until) return [];
+    return days.flatMap(({ from: at, to, weight, meaning }): Reading[] =>
+      at === from + until[0].length && meaning.kind === 'day'
+        ? [
+            {
+              from,
+              to,
+              weight: weight + 4,
+              meaning: {
+                kind: 'end',
+                end: { kind: 'on', day: meaning.day.lastDay ?? meaning.day.day },
+              },
+            },
+          ]
+        : [],
+    );
+  });
+}
+
+/** Everything that the words of a line may mean. */
+function allReadings(text: JotText, context: JotContext): Reading[] {
+  const find = (rules: readonly Rule[]) => readingsOf(text, rules, context);
+  const days = find([...DAY_RULES, ...namedDayRules(context)]);
+  const repeats = find([...REPEAT_RULES, ...EXCEPT_RULES]);
+  const times = find(TIME_RULES);
+  const parts = [...find(PART_RULES), ...bareParts(text, [...days, ...repeats], context)];
+  const bare = bareTimes(text, [...days, ...repeats, ...parts], context);
+  return [
+    ...days,
+    ...repeats,
+    ...times,
+    ...parts,
+    ...bare,
+    ...stretches(text, [...days, ...times], context),
+    ...untilReadings(text, days),
+    ...find([...END_RULES, ...UNTIL_MONTH, ...namedRules(context)]),
+    ...lengthReadings(text, context),
+    ...zoneReadings(text, [...times, ...bare, ...days], context),
+    ...placeReadings(text),
+    ...linkReadings(text),
+  ];
+}
+
+/** The best reading of a whole line, in order. Places are those of `text`. */
+export function understood(
+  line: string,
+  context: JotContext,
+): { text: JotText; readings: Reading[] } {
+  const text = textOf(line);
+  return { text, readings: bestReadings(text.starts, allReadings(text, context)) };
+}

@@ -1,0 +1,94 @@
+import { useMemo, useState } from 'react';
+import { onClock } from '@/core/editing/drafting';
+import type { Jot, ReadJot } from '@/core/jot/jot';
+import { readJot } from '@/core/jot/jot';
+import type { Span } from '@/core/layout/drag';
+import type { Calendar } from '@/core/model/calendar';
+import { workdayOf } from '@/core/model/workweek';
+import { dayOfWall } from '@/core/time/civil';
+import { isMonthFirst } from '@/core/time/words';
+import { wallFromInstant } from '@/core/time/zones';
+import { useNow } from '@/data/now';
+import type { Preferences } from '@/data/preferences';
+import { useCategories, useNamedDays } from '@/data/queries';
+
+/** Hours of a day that is not worked on (minutes of the day). */
+const USUAL = { from: 9 * 60, to: 17 * 60 };
+const MINUTES_A_DAY = 24 * 60;
+
+interface Setting {
+  /** The day (day number) that a line without a date means. */
+  day: number;
+  /** Those that can be added to. */
+  calendars: readonly Calendar[];
+  defaultCalendarId: string;
+  preferences: Preferences;
+}
+
+/** A line as it counts: the other reading of it, once that was chosen. */
+export interface ChosenJot {
+  /** With its times on the zone that the line names, or else on the clock. */
+  jot: Jot;
+  /** The same times on the person's clock. */
+  span: Span;
+  /** The reading that was not taken, with its times on the person's clock. */
+  other: Jot | null;
+  problems: string[];
+  takeOther(): void;
+}
+
+/** A typed line as it is understood, and what it may mean instead. */
+export function useJot(line: string, setting: Setting): ChosenJot {
+  const { clock } = setting.preferences;
+  const read = useReadJot(line, setting);
+  // Another line is understood anew.
+  const [otherOf, setOtherOf] = useState<string | null>(null);
+  const isOther = read.other !== null && otherOf === line;
+  const [jot, other] = isOther ? [read.other!, read] : [read, read.other];
+  const onTheClock = (one: Jot): Span =>
+    onClock({ start: one.start, end: one.end, wholeDay: one.wholeDay }, one.zone ?? clock, clock);
+  return {
+    jot,
+    span: onTheClock(jot),
+    other: other && { ...other, ...onTheClock(other) },
+    problems: read.problems,
+    takeOther: () => setOtherOf(isOther ? null : line),
+  };
+}
+
+/** A typed line as it is understood, by the person's settings and closures. */
+function useReadJot(line: string, setting: Setting): ReadJot {
+  const { day, calendars, defaultCalendarId, preferences } = setting;
+  const { clock, settings, wording, workdays } = preferences;
+  const categories = useCategories();
+  const instant = useNow();
+  const now = wallFromInstant(instant, clock);
+  const namedDays = useNamedDays(dayOfWall(now), clock);
+  return useMemo(() => {
+    const { hours } = workdayOf(day, settings.workweek);
+    const isUsual = hours !== null && hours.from < hours.to && hours.to <= MINUTES_A_DAY;
+    return readJot(line, {
+      now,
+      day,
+      calendars,
+      categories,
+      defaultCalendarId,
+      defaultLength: settings.defaultLength,
+      workdays,
+      workHours: isUsual ? hours : USUAL,
+      isMonthFirst: isMonthFirst(wording),
+      namedDays,
+    });
+  }, [
+    line,
+    now,
+    day,
+    calendars,
+    categories,
+    defaultCalendarId,
+    settings,
+    wording,
+    workdays,
+    namedDays,
+  ]);
+}
