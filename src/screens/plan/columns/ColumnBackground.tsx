@@ -3,7 +3,7 @@ import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
 import { usePalette } from '@/ui/theme/theme';
 import { dayGround } from '../sheet/dayBackground';
-import { stripes } from '@/features/bars/stripes';
+import { wash } from '@/features/bars/wash';
 import type { Field } from './placeInColumns';
 
 interface Props {
@@ -34,7 +34,7 @@ export const ColumnBackground = memo(function ColumnBackground(props: Props) {
       }}
     >
       {washes.map((colour, i) => (
-        <div key={i} className="sheet-wash" style={{ width: '100%', ...stripes(colour) }} />
+        <div key={i} className="sheet-wash" style={{ width: '100%', ...wash(colour) }} />
       ))}
     </div>
   );

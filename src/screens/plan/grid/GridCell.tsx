@@ -6,7 +6,7 @@ import type { Wording } from '@/core/time/words';
 import { sayDay, sayHoursTight } from '@/core/time/words';
 import { dayName } from '../sheet/dayName';
 import type { Box } from '../sheet/Ghost';
-import { stripes } from '@/features/bars/stripes';
+import { wash } from '@/features/bars/wash';
 
 interface Props extends Box {
   day: number;
@@ -49,7 +49,7 @@ export const GridCell = memo(function GridCell(props: Props) {
           key={i}
           aria-hidden
           className="sheet-wash"
-          style={{ width: '100%', ...stripes(colour) }}
+          style={{ width: '100%', ...wash(colour) }}
         />
       ))}
       <button

@@ -7,12 +7,12 @@ import type { Wording } from '@/core/time/words';
 import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
+import type { InkColours } from '@/ui/theme/palette';
 import { useBarColours } from '@/features/bars/barColours';
 import { barStyle } from '@/features/bars/barStyle';
 import { barName } from '@/features/bars/barName';
 import { EventIcon } from '@/features/bars/EventIcon';
 import { pressable } from '@/features/bars/pressable';
-import { secondLine } from '../sheet/labels';
 
 interface Props {
   bar: RowBar;
@@ -21,7 +21,8 @@ interface Props {
   top: number;
   left: number;
   height: number;
-  isTall: boolean;
+  /** What stands under its title; empty for nothing. */
+  second: string;
   isSelected: boolean;
   /** Whether its draft is being dragged about. */
   isDragged: boolean;
@@ -29,6 +30,29 @@ interface Props {
   isTabStop: boolean;
   wording: Wording;
   onOpen(occurrence: Occurrence): void;
+}
+
+/** How far before its end a bar begins to fade, in px. */
+const FADE = 12;
+
+/** A bar without a line at its end, over which its label can run on. */
+function softEnd(
+  availability: Occurrence['availability'],
+  { edge, fill }: InkColours,
+  isSelected: boolean,
+): CSSProperties {
+  const isFilled = availability !== 'free';
+  return {
+    borderRightColor: 'transparent',
+    ...(isFilled && {
+      backgroundColor: 'transparent',
+      backgroundImage: `linear-gradient(to right, ${fill} calc(100% - ${FADE}px), transparent)`,
+    }),
+    ...(isSelected && {
+      outline: 'none',
+      boxShadow: `inset 3px 0 0 ${edge}, 0 -1px 0 ${edge}, 0 1px 0 ${edge}`,
+    }),
+  };
 }
 
 /** Where the ends of the selected event are taken hold of. */
@@ -45,13 +69,15 @@ function Handle({ edge, colour }: { edge: 'start' | 'end'; colour: string }) {
  * classes of sheet.css: a full week draws hundreds, and React Native's take twice the time.
  */
 export const BarView = memo(function BarView(props: Props) {
-  const { bar, calendar, ink, top, left, height, isTall, isSelected, isDragged, isTabStop } = props;
+  const { bar, calendar, ink, top, left, height, second, isSelected, isDragged, isTabStop } = props;
   const { wording, onOpen } = props;
   const { occurrence: o } = bar;
   const waits = useHasDraft(o.id);
   const colours = useBarColours(o, ink);
   const isInside = o.availability === 'away' && bar.labelOffset < bar.width;
   const markColour = o.availability === 'away' && bar.width > 18 ? colours.onSolid : colours.edge;
+  // A label that runs on is not struck through by the bar's end: that is soft, with a foot below it.
+  const isSoft = bar.labelSide === 'right' && !bar.cutEnd && o.availability !== 'away';
   const cuts = `${bar.cutStart ? ' sheet-cut-start' : ''}${bar.cutEnd ? ' sheet-cut-end' : ''}`;
   const label: CSSProperties = {
     width: Math.max(0, bar.labelRoom),
@@ -65,7 +91,7 @@ export const BarView = memo(function BarView(props: Props) {
       {...pressable(o, isTabStop, onOpen, waits)}
       aria-label={barName(o, calendar, wording, waits)}
       aria-pressed={isSelected}
-      className={`sheet-bar${cuts}`}
+      className={`sheet-bar${cuts}${isSoft ? ' sheet-soft' : ''}`}
       style={{
         top,
         left: left + bar.x,
@@ -75,6 +101,7 @@ export const BarView = memo(function BarView(props: Props) {
         ...barStyle(o.availability, colours),
         boxShadow: bar.cutStart ? 'none' : `inset 3px 0 0 ${colours.edge}`,
         ...(isSelected && { borderColor: colours.edge, outline: `1px solid ${colours.edge}` }),
+        ...(isSoft && softEnd(o.availability, colours, isSelected)),
         ...(isDragged && { opacity: 0.4 }),
       }}
     >
@@ -82,12 +109,12 @@ export const BarView = memo(function BarView(props: Props) {
       <div className="sheet-label" style={label}>
         <EventIcon icon={o.icon} />
         {titleOf(o)}
-        {isTall && (
+        {second && (
           <div
             className="sheet-second"
             style={{ color: isInside ? colours.onSolid : colours.quiet }}
           >
-            {secondLine(o, wording)}
+            {second}
           </div>
         )}
       </div>

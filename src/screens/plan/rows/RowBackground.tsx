@@ -6,7 +6,7 @@ import { workdayOf } from '@/core/model/workweek';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
 import { dayGround } from '../sheet/dayBackground';
-import { stripes } from '@/features/bars/stripes';
+import { wash } from '@/features/bars/wash';
 
 /** What is needed to place minutes. */
 export interface TimeLine {
@@ -50,7 +50,7 @@ export const RowBackground = memo(function RowBackground(props: Props) {
           style={{
             left: gutter + x,
             width,
-            ...stripes(inkColours(inkOf(occurrence), palette).edge),
+            ...wash(inkColours(inkOf(occurrence), palette).edge),
           }}
         />
       ))}

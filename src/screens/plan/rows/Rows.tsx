@@ -83,6 +83,7 @@ export function Rows(props: FormProps) {
   );
 
   const { workweek } = settings;
+  const { text } = scale;
   const hasDay = days.length > 1;
   const drawn = useMemo(
     (): RowsDrawn => ({
@@ -94,6 +95,7 @@ export function Rows(props: FormProps) {
       categoryInks,
       workweek,
       wording,
+      text,
       seenFrom,
       seenTo,
       hands,
@@ -107,6 +109,7 @@ export function Rows(props: FormProps) {
       categoryInks,
       workweek,
       wording,
+      text,
       seenFrom,
       seenTo,
       hands,

@@ -15,6 +15,7 @@ import { OutsideCounts } from './OutsideCounts';
 import type { TimeLine } from './RowBackground';
 import { RowBackground } from './RowBackground';
 import { DayButton } from '../sheet/DayButton';
+import { secondLineIn } from '../sheet/labels';
 import type { SheetGestures } from '../sheet/sheetGestures';
 import { sayPart } from '@/features/bars/sayPart';
 import { WholeDayBar } from '../sheet/WholeDayBar';
@@ -31,6 +32,8 @@ export interface RowsDrawn {
   categoryInks: ReadonlyMap<string, string> | null;
   workweek: Workweek;
   wording: Wording;
+  /** What sizes of letters are multiplied by. */
+  text: number;
   /** The part of the sheet that is in sight, or near it, in px from its top. Other bars wait. */
   seenFrom: number;
   seenTo: number;
@@ -135,7 +138,7 @@ export const SheetRow = memo(function SheetRow(props: Props) {
             calendar={calendar}
             top={top}
             height={row.laneHeight - 3}
-            isTall={row.tall}
+            second={row.tall ? secondLineIn(occurrence, wording, bar.labelRoom, drawn.text) : ''}
             isDragged={occurrence.id === draggedId}
             {...barProps(occurrence)}
           />

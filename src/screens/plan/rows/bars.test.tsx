@@ -35,7 +35,7 @@ function draw(fields: Partial<Parameters<typeof BarView>[0]> = {}) {
     top: 0,
     left: 50,
     height: 20,
-    isTall: false,
+    second: '',
     isSelected: false,
     isDragged: false,
     isTabStop: true,

@@ -30,7 +30,7 @@ function widthOf(text: string, font: string): number {
 }
 
 /** Time and place of an occurrence, for a second line. */
-export function secondLine(o: Occurrence, { hourCycle }: Wording): string {
+function secondLine(o: Occurrence, { hourCycle }: Wording): string {
   const time = `${sayMinute(minuteOfDay(o.start), hourCycle)} – ${sayMinute(minuteOfDay(o.end), hourCycle)}`;
   return o.place ? `${time} · ${o.place}` : time;
 }
@@ -41,8 +41,22 @@ export function labelWidth(o: Occurrence, tall: boolean, wording: Wording, text:
   const title = icon + widthOf(titleOf(o), `500 ${LABEL_SIZE * text}px ${SANS}`);
   if (!tall) return title;
   // The second line asks for room for its time; its place shows as far as there is more.
-  const time = secondLine({ ...o, place: '' }, wording);
-  return Math.max(title, widthOf(time, `400 ${SECOND_SIZE * text}px ${SANS}`));
+  return Math.max(title, secondWidth(secondLine({ ...o, place: '' }, wording), text));
+}
+
+/** Its figures are all as wide as each other (tabular), which a canvas does not draw. */
+const secondWidth = (line: string, text: number) =>
+  widthOf(line.replace(/\d/g, '0'), `400 ${SECOND_SIZE * text}px ${SANS}`);
+
+/** Least room (px) for what is shown of a place that is cut short. */
+const SOME_PLACE = 40;
+
+/** The second line as far as there is room (px): a time is whole or left out. */
+export function secondLineIn(o: Occurrence, wording: Wording, room: number, text: number): string {
+  const [all, time] = [secondLine(o, wording), secondLine({ ...o, place: '' }, wording)];
+  const least = secondWidth(time, text);
+  if (secondWidth(all, text) <= room || least + SOME_PLACE <= room) return all;
+  return least <= room ? time : '';
 }
 
 /** Whether the app's letters are there; what was measured before they came is forgotten. */
