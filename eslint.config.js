@@ -131,6 +131,11 @@ module.exports = defineConfig([
       ],
     },
   },
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}'],
+    rules: { 'max-lines-per-function': ['error', { max: 200 }] },
+  },
   ...CORE_ROOMS.map(coreRoom),
   ...SCREENS.map(screen),
   {

@@ -89,7 +89,7 @@ test('inks that look alike are told, and mended by one press', async ({ page }) 
   await openDemo(page);
   await page.getByRole('link', { name: 'Calendars' }).click();
   await expect(page.getByText(/^Apprentices looks like Workshop/)).toBeVisible();
-  await page.getByRole('button', { name: /^Apprentices in / }).click();
+  await page.getByRole('button', { name: /^Give Apprentices the ink / }).click();
   await expect(page.getByText(/^Apprentices looks like/)).toHaveCount(0);
   await page.getByRole('button', { name: 'New calendar' }).click();
   const form = panel(page, 'New calendar');

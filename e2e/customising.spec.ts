@@ -105,7 +105,7 @@ test(
     const head = (name: RegExp) => sheet(page).getByRole('button', { name });
     await expect(head(/^Friday,? 27 November 2026.*Add$/)).toBeVisible();
     await expect(head(/^Saturday/)).toHaveCount(0);
-    await expect(page.getByText(/· 2 left out/)).toBeVisible();
+    await expect(page.getByText(/· 2 on days not shown/)).toBeVisible();
     await see(page, { span: ['How long', 'Month'], form: 'Grid' });
     const month = sheet(page, 'Month');
     await expect(
@@ -172,10 +172,10 @@ test(
   async ({ page }) => {
     await openDemo(page);
     const colour = (title: string) =>
-      bar(page, title).evaluate((element) => getComputedStyle(element).backgroundColor);
+      bar(page, title).evaluate((element) => getComputedStyle(element).backgroundImage);
     const [past, coming] = [await colour('Lamp 14 strip-down'), await colour('Lens grinding slot')];
     expect(past).toBe(coming);
-    await tick(page, 'What is over stands back');
+    await tick(page, 'Fade what is over');
     await expect.poll(() => colour('Lamp 14 strip-down')).not.toBe(past);
     expect(await colour('Lens grinding slot')).toBe(coming);
   },

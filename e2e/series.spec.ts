@@ -168,7 +168,7 @@ test(
     await card.getByRole('textbox', { name: 'Dates' }).blur();
     await expect(
       card.getByRole('button', {
-        name: 'Repeats: On the last day of each month, 3 times, 3 dates left',
+        name: 'Repeats: On the last day of each month, 3 times',
       }),
     ).toBeVisible();
     const next = card.getByRole('status', { name: 'Next dates' });

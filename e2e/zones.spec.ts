@@ -103,7 +103,7 @@ test(
     await list.getByRole('button', { name: 'Halifax: hours on the sheet' }).click();
     await expect(page.getByRole('button', { name: /^Halifax −4 h\./ })).toBeVisible();
     await expect(list.getByRole('textbox', { name: 'Watch another zone' })).toHaveCount(0);
-    await list.getByRole('button', { name: 'Watch Lisbon no more' }).click();
+    await list.getByRole('button', { name: 'Stop watching Lisbon' }).click();
     await list.getByRole('textbox', { name: 'Watch another zone' }).fill('+5:45');
     await list.getByRole('button', { name: /^Kat(h)?mandu, / }).click();
     await expect(page.getByRole('button', { name: /^Kat(h)?mandu \+5:45 h\./ })).toBeVisible();

@@ -60,6 +60,7 @@ const NAMES = [
   'gauge',
   'gift-outline',
   'hammer',
+  'history',
   'home-outline',
   'image-outline',
   'key-outline',

@@ -73,8 +73,7 @@ interface DayProps extends Shown {
   /** Months beside each other. */
   months?: number;
   /** Days to mark: those that are shown, and those that have events. */
-  isShown?(day: number): boolean;
-  isBusy?(day: number): boolean;
+  marks?: { isShown(day: number): boolean; isBusy(day: number): boolean };
   /** Told of a day of the first month whenever other months are shown. */
   onMonth?(day: number): void;
   onPick(day: number): void;
@@ -85,7 +84,7 @@ interface DayProps extends Shown {
 /** One day, taken from a month by one press. */
 export function DayPicker({ day, onPick, ...shown }: DayProps) {
   const months = useMonths(shown, day);
-  const { isShown = () => false, isBusy = () => false, onMonth } = shown;
+  const { marks, onMonth } = shown;
   return (
     <Dialog title={shown.title} onClose={shown.onClose}>
       {shown.children}
@@ -95,8 +94,8 @@ export function DayPicker({ day, onPick, ...shown }: DayProps) {
           autoFocus={!shown.children}
           numberOfMonths={shown.months ?? 1}
           modifiers={{
-            shown: (date) => isShown(dayOfDate(date)),
-            busy: (date) => isBusy(dayOfDate(date)),
+            shown: (date) => marks?.isShown(dayOfDate(date)) ?? false,
+            busy: (date) => marks?.isBusy(dayOfDate(date)) ?? false,
           }}
           modifiersClassNames={{ shown: 'months-shown', busy: 'months-busy' }}
           onMonthChange={(date) => onMonth?.(dayOfDate(date))}

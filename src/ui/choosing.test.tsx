@@ -42,7 +42,7 @@ test('months mark today, the days with events, and the weeks by number where tha
       <DayPicker
         {...shown}
         day={TODAY}
-        isBusy={(each) => each === TODAY + 1}
+        marks={{ isShown: () => false, isBusy: (each) => each === TODAY + 1 }}
         onClose={jest.fn()}
         onPick={jest.fn()}
       />

@@ -150,6 +150,9 @@ test('how many dates are left is said last', () => {
   expect(sayRule('FREQ=WEEKLY;INTERVAL=2;BYDAY=MO,WE;UNTIL=20270430T225959Z', setting)).toBe(
     'Every other Monday and Wednesday until 30 April, 14 dates left',
   );
+  // What has not begun says its number once.
+  const say = (left: number) => sayRule('FREQ=DAILY;COUNT=5', { ...setting, left });
+  expect([say(5), say(3)]).toEqual(['Every day, 5 times', 'Every day, 5 times, 3 dates left']);
   expect([1, 2, 3, 4, 11, 12, 13, 21, 22, 31].map(ordinal).join(' ')).toBe(
     '1st 2nd 3rd 4th 11th 12th 13th 21st 22nd 31st',
   );

@@ -199,7 +199,9 @@ export function sayRule(rule: string, setting: RuleSetting): string {
   const parsed = parseRule(rule);
   const plain = sayPattern(parsed, setting);
   const said = plain ?? `custom: ${sayByParts(parsed, setting)}`;
-  const left = setting.left === null ? '' : `, ${count(setting.left, 'date')} left`;
+  // "10 times" says already that all ten are left.
+  const isSaid = setting.left === null || setting.left === parsed.count;
+  const left = isSaid ? '' : `, ${count(setting.left!, 'date')} left`;
   const sentence = said + sayEnd(parsed, setting) + left;
   return sentence[0]!.toUpperCase() + sentence.slice(1);
 }

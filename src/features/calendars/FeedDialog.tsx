@@ -34,9 +34,7 @@ function News({ feed, preferences }: { feed: Feed; preferences: Preferences }) {
   if (!feed.news.length) return null;
   return (
     <View style={styles.part}>
-      <Text style={styles.strong}>
-        {count(feed.news.length, 'thing was', 'things were')} different then
-      </Text>
+      <Text style={styles.strong}>{count(feed.news.length, 'change')} at the last look</Text>
       <View role="list" aria-label="What changed">
         {feed.news.map(({ what, title, start }, i) => (
           <View key={i} role="listitem" style={styles.news}>

@@ -49,7 +49,7 @@ function WatchedRow({
         <IconButton
           icon="close"
           size={20}
-          accessibilityLabel={`Watch ${label} no more`}
+          accessibilityLabel={`Stop watching ${label}`}
           onPress={onRemove}
           style={styles.icon}
         />
@@ -207,7 +207,7 @@ export function ZonesPanel({ preferences, today, seenAs, onSeeAs, onClose }: Pro
             onRemove={() =>
               change(
                 { zones: zones.filter((one) => one !== watched) },
-                `Watching ${watched.label} no more`,
+                `Stopped watching ${watched.label}`,
               )
             }
           />

@@ -36,7 +36,7 @@ export function AlikeCard({ calendars }: { calendars: readonly Calendar[] }) {
               void act({ kind: 'editCalendar', before: calendar, fields: { ink: better } })
             }
           >
-            {`${calendar.name} in ${inkName(better)}`}
+            {`Give ${calendar.name} the ink ${inkName(better)}`}
           </Button>
         </View>
       ))}

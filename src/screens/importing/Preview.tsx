@@ -51,7 +51,11 @@ function Row({ row }: { row: ImportRow }) {
 function summary({ fates, series, counts }: ImportPreview): string[] {
   const all = fates.new + fates.updated + fates.unchanged + fates.older;
   return [
-    `${count(all, 'event')}, of which ${series} repeat${series === 1 ? 's' : ''} (${count(counts.overrides, 'changed date')})`,
+    [
+      count(all, 'event'),
+      ...(series ? [`${series} repeating`] : []),
+      ...(counts.overrides ? [count(counts.overrides, 'changed date')] : []),
+    ].join(', '),
     `${fates.new} new · ${fates.updated} to update · ${fates.unchanged} without change${fates.older ? ` · ${fates.older} older than what is here` : ''}`,
     ...(counts.tasks ? [`${count(counts.tasks, 'task')}, kept with the calendar`] : []),
   ];

@@ -150,7 +150,7 @@ export function useSheetContent(
     runningDay !== null
       ? `from ${sayDay(runningDay, wording, { day: 'numeric', month: 'long' })}`
       : sayUnder(at, range, setting, said),
-    ...(leftOut > 0 ? [`${leftOut} left out`] : []),
+    ...(leftOut > 0 ? [`${leftOut} on days not shown`] : []),
     ...(store === 'demo' ? ['demo'] : []),
   ]
     .filter(Boolean)

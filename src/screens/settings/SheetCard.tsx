@@ -102,7 +102,7 @@ export function SheetCard({ settings, hourCycle, onChange }: Props) {
       <View>
         {check('Saturdays and Sundays', 'hasWeekends', 'Changed the weekends')}
         {check('Week numbers', 'hasWeekNumbers', 'Changed the week numbers')}
-        {check('What is over stands back', 'isPastDim', 'Changed how the past looks')}
+        {check('Fade what is over', 'isPastDim', 'Changed how the past looks')}
         {check('Titles of private events', 'hasPrivateTitles', 'Changed the private titles')}
         {check('Keys of one letter', 'hasKeys', 'Changed the keys')}
       </View>

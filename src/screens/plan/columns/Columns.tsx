@@ -108,9 +108,7 @@ export function Columns(props: FormProps) {
               key={day}
               of="column"
               day={day}
-              {...dayPart(day, field)!}
-              top={0}
-              height={head}
+              at={{ ...dayPart(day, field)!, top: 0, height: head }}
               bookedMinutes={content.bookedOn(day)}
               isToday={day === today}
               awayZone={awayZoneOf(day)}
@@ -136,10 +134,12 @@ export function Columns(props: FormProps) {
                     occurrence={top.occurrence}
                     part={sayPart(top)}
                     calendar={calendar}
-                    left={leftOf(i) + 1}
-                    top={2 + n * topLine}
-                    width={field.width - 2}
-                    height={topLine - 3}
+                    at={{
+                      left: leftOf(i) + 1,
+                      top: 2 + n * topLine,
+                      width: field.width - 2,
+                      height: topLine - 3,
+                    }}
                     {...barProps(top.occurrence)}
                   />
                 )

@@ -135,15 +135,19 @@ export function Grid(props: FormProps) {
                 <GridCell
                   key={day}
                   day={day}
-                  left={layout.gutter + column * layout.cell}
-                  top={week.y}
-                  width={layout.cell}
-                  height={week.height}
+                  at={{
+                    left: layout.gutter + column * layout.cell,
+                    top: week.y,
+                    width: layout.cell,
+                    height: week.height,
+                  }}
                   head={layout.head}
-                  isToday={day === today}
-                  isWithin={day >= within.from && day < within.to}
-                  isOpen={day === openDay}
-                  isDraft={isDraft(day)}
+                  is={{
+                    today: day === today,
+                    within: day >= within.from && day < within.to,
+                    open: day === openDay,
+                    draft: isDraft(day),
+                  }}
                   bookedMinutes={content.bookedOn(day)}
                   isTall={!isWide}
                   washes={washes.get(day) ?? NONE}
@@ -156,11 +160,7 @@ export function Grid(props: FormProps) {
             <GridWeekView
               week={week}
               layout={layout}
-              calendarOf={calendarOf}
-              inkFor={inkFor}
-              firstWeekday={firstWeekday}
-              wording={wording}
-              isWide={isWide}
+              look={{ calendarOf, inkFor, firstWeekday, wording, isWide }}
               selectedId={selectedId}
               draggedId={draggedId}
               tabStopId={tabStopId}

@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memoPlaced } from '@/ui/memoPlaced';
 import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
 import { civilDate } from '@/core/time/civil';
@@ -8,16 +8,19 @@ import { dayName } from '../sheet/dayName';
 import type { Box } from '../sheet/Ghost';
 import { wash } from '@/features/bars/wash';
 
-interface Props extends Box {
+interface Props {
+  at: Box;
   day: number;
   /** Height of its number's line. */
   head: number;
-  isToday: boolean;
-  /** Whether it belongs to what is shown, or only fills a week up. */
-  isWithin: boolean;
-  isOpen: boolean;
-  /** Whether it lies where what is being added would. */
-  isDraft: boolean;
+  is: {
+    today: boolean;
+    /** Whether it belongs to what is shown, or only fills a week up. */
+    within: boolean;
+    open: boolean;
+    /** Whether it lies where what is being added would. */
+    draft: boolean;
+  };
   bookedMinutes: number;
   /** Whether hours stand under the number, and not beside it. */
   isTall: boolean;
@@ -29,21 +32,21 @@ interface Props extends Box {
 }
 
 /** A day of the grid: its number, which opens it in place, on the ground of how it stands. */
-export const GridCell = memo(function GridCell(props: Props) {
-  const { day, isToday, isWithin, isOpen, isDraft, bookedMinutes, washes, workweek } = props;
+export const GridCell = memoPlaced(function GridCell(props: Props) {
+  const { day, at, is, bookedMinutes, washes, workweek, wording } = props;
   const isOff = workdayOf(day, workweek).hours === null;
   const { day: number } = civilDate(day);
   const label =
-    number === 1 ? sayDay(day, props.wording, { day: 'numeric', month: 'short' }) : String(number);
+    number === 1 ? sayDay(day, wording, { day: 'numeric', month: 'short' }) : String(number);
+  const name = dayName({ day, wording, isToday: is.today, bookedMinutes, workweek });
   const ground = [
     'grid-cell',
-    ...(isToday ? ['sheet-today'] : isOff ? ['grid-cell-off'] : []),
-    ...(isWithin ? [] : ['grid-cell-beyond']),
-    ...(isDraft ? ['grid-cell-draft'] : []),
+    ...(is.today ? ['sheet-today'] : isOff ? ['grid-cell-off'] : []),
+    ...(is.within ? [] : ['grid-cell-beyond']),
+    ...(is.draft ? ['grid-cell-draft'] : []),
   ].join(' ');
-  const { left, top, width, height } = props;
   return (
-    <div className={ground} style={{ left, top, width, height }}>
+    <div className={ground} style={{ ...at }}>
       {washes.map((colour, i) => (
         <div
           key={i}
@@ -55,8 +58,8 @@ export const GridCell = memo(function GridCell(props: Props) {
       <button
         type="button"
         data-nodrag
-        aria-expanded={isOpen}
-        aria-label={`${dayName(props)}. ${isOpen ? 'Close' : 'Open'} the day`}
+        aria-expanded={is.open}
+        aria-label={`${name}. ${is.open ? 'Close' : 'Open'} the day`}
         onClick={() => props.onOpenDay(day)}
         className={props.isTall ? 'grid-head grid-head-tall' : 'grid-head'}
         style={{ height: props.head }}

@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memoPlaced } from '@/ui/memoPlaced';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Calendar } from '@/core/model/calendar';
 import { minuteOfDay } from '@/core/time/civil';
@@ -14,14 +14,13 @@ import { EventIcon } from '@/features/bars/EventIcon';
 import type { Box } from '../sheet/Ghost';
 import { pressable } from '@/features/bars/pressable';
 
-interface Props extends Box {
+interface Props {
+  at: Box;
   occurrence: Occurrence;
   calendar: Calendar;
   ink: string;
-  /** Whether it is drawn as a bar alone, without words. */
-  isBare: boolean;
-  /** Whether there is room for its time before its title. */
-  hasTime: boolean;
+  /** What stands on it: nothing, its title, or its time before that. */
+  says: 'nothing' | 'title' | 'all';
   isSelected: boolean;
   isDragged: boolean;
   isTabStop: boolean;
@@ -30,8 +29,8 @@ interface Props extends Box {
 }
 
 /** A timed event of one day on a line of its cell. */
-export const GridLine = memo(function GridLine(props: Props) {
-  const { occurrence: o, calendar, ink, isBare, isSelected, wording } = props;
+export const GridLine = memoPlaced(function GridLine(props: Props) {
+  const { occurrence: o, calendar, ink, says, isSelected, wording } = props;
   const waits = useHasDraft(o.id);
   const colours = useBarColours(o, ink);
   const isSolid = o.availability === 'away';
@@ -40,13 +39,10 @@ export const GridLine = memo(function GridLine(props: Props) {
       {...pressable(o, props.isTabStop, props.onOpen, waits)}
       aria-label={barName(o, calendar, wording, waits)}
       aria-pressed={isSelected}
-      title={isBare ? titleOf(o) : undefined}
+      title={says === 'nothing' ? titleOf(o) : undefined}
       className="sheet-bar sheet-line"
       style={{
-        top: props.top,
-        left: props.left,
-        width: props.width,
-        height: props.height,
+        ...props.at,
         color: isSolid ? colours.onSolid : colours.text,
         ...barStyle(o.availability, colours),
         boxShadow: `inset 3px 0 0 ${colours.edge}`,
@@ -54,9 +50,9 @@ export const GridLine = memo(function GridLine(props: Props) {
         ...(props.isDragged && { opacity: 0.4 }),
       }}
     >
-      {!isBare && (
+      {says !== 'nothing' && (
         <>
-          {props.hasTime && (
+          {says === 'all' && (
             <>
               <Mark mark={calendar.mark} colour={isSolid ? colours.onSolid : colours.edge} />
               <span style={{ color: isSolid ? colours.onSolid : colours.quiet }}>

@@ -16,11 +16,13 @@ import type { GridLayout, PlacedWeek } from './useGridLayout';
 interface Props {
   week: PlacedWeek;
   layout: Pick<GridLayout, 'gutter' | 'cell' | 'head' | 'offsets'>;
-  calendarOf: ReadonlyMap<string, Calendar>;
-  inkFor(occurrence: Occurrence): string;
-  firstWeekday: Weekday;
-  wording: Wording;
-  isWide: boolean;
+  look: {
+    calendarOf: ReadonlyMap<string, Calendar>;
+    inkFor(occurrence: Occurrence): string;
+    firstWeekday: Weekday;
+    wording: Wording;
+    isWide: boolean;
+  };
   selectedId: string | null;
   draggedId: string | null;
   tabStopId: string | undefined;
@@ -35,7 +37,8 @@ const GAP = 2;
 const BORDER = 1;
 
 /** The marks of a cell's events, without words: a press on the day says them. */
-function Marks({ week, layout, calendarOf, inkFor }: Props) {
+function Marks({ week, layout, look }: Pick<Props, 'week' | 'layout' | 'look'>) {
+  const { calendarOf, inkFor } = look;
   const palette = usePalette();
   return layout.offsets.map((offset, column) => (
     <div
@@ -70,8 +73,9 @@ function Marks({ week, layout, calendarOf, inkFor }: Props) {
 
 /** The events of a week on the lines of its cells. */
 export function GridWeekView(props: Props) {
-  const { week, layout, calendarOf, inkFor, wording, selectedId, draggedId, tabStopId } = props;
-  const number = officeWeek(week.day, props.firstWeekday).week;
+  const { week, layout, look, selectedId, draggedId, tabStopId } = props;
+  const { calendarOf, inkFor, wording } = look;
+  const number = officeWeek(week.day, look.firstWeekday).week;
 
   function bar({ occurrence: o, column, columns, line, cutStart, cutEnd }: GridBar) {
     const calendar = calendarOf.get(o.calendarId);
@@ -80,10 +84,12 @@ export function GridWeekView(props: Props) {
       occurrence: o,
       calendar,
       ink: inkFor(o),
-      left: layout.gutter + column * layout.cell + 1,
-      top: week.y + layout.head + line * week.line,
-      width: columns * layout.cell - GAP,
-      height: week.line - GAP,
+      at: {
+        left: layout.gutter + column * layout.cell + 1,
+        top: week.y + layout.head + line * week.line,
+        width: columns * layout.cell - GAP,
+        height: week.line - GAP,
+      },
       isSelected: o.id === selectedId,
       isDragged: o.id === draggedId,
       isTabStop: o.id === tabStopId,
@@ -107,7 +113,8 @@ export function GridWeekView(props: Props) {
           }
         />
       );
-    return <GridLine key={o.id} {...common} isBare={isBare} hasTime={props.isWide} />;
+    const says = isBare ? 'nothing' : look.isWide ? 'all' : 'title';
+    return <GridLine key={o.id} {...common} says={says} />;
   }
 
   return (
@@ -124,7 +131,11 @@ export function GridWeekView(props: Props) {
           {number}
         </button>
       )}
-      {week.detail === 'marks' ? <Marks {...props} /> : week.bars.map(bar)}
+      {week.detail === 'marks' ? (
+        <Marks week={week} layout={layout} look={look} />
+      ) : (
+        week.bars.map(bar)
+      )}
       {week.detail !== 'marks' &&
         week.more.map((more, column) => {
           const day = week.day + layout.offsets[column]!;

@@ -1,5 +1,5 @@
 import type { CSSProperties } from 'react';
-import { memo } from 'react';
+import { memoPlaced } from '@/ui/memoPlaced';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { RowBar } from '@/core/layout/rows';
 import type { Calendar } from '@/core/model/calendar';
@@ -13,14 +13,14 @@ import { barStyle } from '@/features/bars/barStyle';
 import { barName } from '@/features/bars/barName';
 import { EventIcon } from '@/features/bars/EventIcon';
 import { pressable } from '@/features/bars/pressable';
+import type { Box } from '../sheet/Ghost';
 
 interface Props {
   bar: RowBar;
   calendar: Calendar;
   ink: string;
-  top: number;
-  left: number;
-  height: number;
+  /** In px; `left` is where its row begins. */
+  at: Omit<Box, 'width'>;
   /** What stands under its title; empty for nothing. */
   second: string;
   isSelected: boolean;
@@ -68,8 +68,8 @@ function Handle({ edge, colour }: { edge: 'start' | 'end'; colour: string }) {
  * A timed event on its row: a bar of its true length, with a label that runs on. Plain elements with
  * classes of sheet.css: a full week draws hundreds, and React Native's take twice the time.
  */
-export const BarView = memo(function BarView(props: Props) {
-  const { bar, calendar, ink, top, left, height, second, isSelected, isDragged, isTabStop } = props;
+export const BarView = memoPlaced(function BarView(props: Props) {
+  const { bar, calendar, ink, at, second, isSelected, isDragged, isTabStop } = props;
   const { wording, onOpen } = props;
   const { occurrence: o } = bar;
   const waits = useHasDraft(o.id);
@@ -93,10 +93,9 @@ export const BarView = memo(function BarView(props: Props) {
       aria-pressed={isSelected}
       className={`sheet-bar${cuts}${isSoft ? ' sheet-soft' : ''}`}
       style={{
-        top,
-        left: left + bar.x,
+        ...at,
+        left: at.left + bar.x,
         width: bar.width,
-        height,
         color: markColour,
         ...barStyle(o.availability, colours),
         boxShadow: bar.cutStart ? 'none' : `inset 3px 0 0 ${colours.edge}`,

@@ -69,7 +69,6 @@ export const SheetRow = memo(function SheetRow(props: Props) {
     isTabStop: o.id === tabStopId,
     wording,
     onOpen: hands.onOpen,
-    left: gutter,
   });
   return (
     <div className="sheet-day">
@@ -95,10 +94,7 @@ export const SheetRow = memo(function SheetRow(props: Props) {
         <DayButton
           of="row"
           day={row.day}
-          left={0}
-          top={row.y}
-          width={gutter}
-          height={row.height - 1}
+          at={{ left: 0, top: row.y, width: gutter, height: row.height - 1 }}
           bookedMinutes={props.bookedMinutes}
           isToday={isToday}
           awayZone={props.awayZone}
@@ -118,11 +114,8 @@ export const SheetRow = memo(function SheetRow(props: Props) {
             occurrence={bar.occurrence}
             part={sayPart(bar)}
             calendar={calendar}
-            top={top}
-            width={bar.width}
-            height={sizes.top - 3}
+            at={{ left: gutter + bar.x, top, width: bar.width, height: sizes.top - 3 }}
             {...barProps(bar.occurrence)}
-            left={gutter + bar.x}
           />
         );
       })}
@@ -136,8 +129,7 @@ export const SheetRow = memo(function SheetRow(props: Props) {
             key={occurrence.id}
             bar={bar}
             calendar={calendar}
-            top={top}
-            height={row.laneHeight - 3}
+            at={{ left: gutter, top, height: row.laneHeight - 3 }}
             second={row.tall ? secondLineIn(occurrence, wording, bar.labelRoom, drawn.text) : ''}
             isDragged={occurrence.id === draggedId}
             {...barProps(occurrence)}

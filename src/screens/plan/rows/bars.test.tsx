@@ -32,9 +32,7 @@ function draw(fields: Partial<Parameters<typeof BarView>[0]> = {}) {
   const onOpen = jest.fn();
   const wording = { locale: 'en-GB', hourCycle: '24' } as const;
   const place = {
-    top: 0,
-    left: 50,
-    height: 20,
+    at: { top: 0, left: 50, height: 20 },
     second: '',
     isSelected: false,
     isDragged: false,

@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memoPlaced } from '@/ui/memoPlaced';
 import type { Workweek } from '@/core/model/others';
 import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
@@ -14,7 +14,8 @@ const NARROW = 64;
 /** The work icon's width and height, as .work-icon has them. */
 const ICON = { width: 24, height: 25 };
 
-interface Props extends Box {
+interface Props {
+  at: Box;
   /** Whether it stands before a row or above a column. */
   of: 'row' | 'column';
   day: number;
@@ -29,8 +30,9 @@ interface Props extends Box {
 }
 
 /** The head of a day: weekday, number, where the work is, how much of it is booked. A press adds to the day. */
-export const DayButton = memo(function DayButton(props: Props) {
-  const { of, day, left, top, width, height, bookedMinutes, isToday, awayZone, onAdd } = props;
+export const DayButton = memoPlaced(function DayButton(props: Props) {
+  const { of, day, at, bookedMinutes, isToday, awayZone, onAdd } = props;
+  const { left, top, width, height } = at;
   const isNarrow = of === 'column' && width < NARROW;
   const classes = [
     'day-button',

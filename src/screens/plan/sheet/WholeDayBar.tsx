@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memoPlaced } from '@/ui/memoPlaced';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { takesDay } from '@/core/agenda/parts';
 import type { Calendar } from '@/core/model/calendar';
@@ -13,7 +13,8 @@ import { EventIcon } from '@/features/bars/EventIcon';
 import { pressable } from '@/features/bars/pressable';
 import type { Box } from './Ghost';
 
-interface Props extends Box {
+interface Props {
+  at: Box;
   occurrence: Occurrence;
   /** Said after the title: "day 1 of 2"; empty when it lasts a day. */
   part: string;
@@ -27,7 +28,7 @@ interface Props extends Box {
 }
 
 /** A whole-day or long event: solid when it takes the day, outlined when not. */
-export const WholeDayBar = memo(function WholeDayBar(props: Props) {
+export const WholeDayBar = memoPlaced(function WholeDayBar(props: Props) {
   const { occurrence: o, part, calendar, ink, isSelected, isTabStop, wording, onOpen } = props;
   const palette = usePalette();
   const waits = useHasDraft(o.id);
@@ -41,10 +42,7 @@ export const WholeDayBar = memo(function WholeDayBar(props: Props) {
       aria-pressed={isSelected}
       className="sheet-bar sheet-top"
       style={{
-        top: props.top,
-        left: props.left,
-        width: props.width,
-        height: props.height,
+        ...props.at,
         color: isSolid ? onSolid : text,
         backgroundColor: isSolid ? solid : o.availability === 'tentative' ? fill : palette.sheet,
         borderColor: isSelected ? palette.ink : edge,

@@ -33,11 +33,10 @@ function lines(until: number) {
       {[over, coming].map((occurrence) => (
         <GridLine
           key={occurrence.id}
-          {...box}
+          at={box}
           {...shared}
           occurrence={occurrence}
-          isBare={false}
-          hasTime
+          says="all"
           isDragged={false}
           onOpen={jest.fn()}
         />
@@ -61,7 +60,7 @@ test('a whole day stands back once its last day is over', () => {
     inTheme(
       <PastUntil value={NOON}>
         <WholeDayBar
-          {...box}
+          at={box}
           {...shared}
           occurrence={wholeDays(`For ${days}`, TODAY - 2, days)}
           part=""

@@ -19,10 +19,7 @@ function drawDay(fields: Partial<Parameters<typeof DayButton>[0]> = {}) {
     <DayButton
       of="row"
       day={TODAY}
-      left={0}
-      top={40}
-      width={68}
-      height={65}
+      at={{ left: 0, top: 40, width: 68, height: 65 }}
       bookedMinutes={330}
       isToday={false}
       awayZone={null}
@@ -62,7 +59,11 @@ describe('the head of a day', () => {
   });
 
   test('a column that is narrow puts its parts under each other', () => {
-    const { head } = drawDay({ of: 'column', width: 39, height: 46, awayZone: 'Asia/Tokyo' });
+    const { head } = drawDay({
+      of: 'column',
+      at: { left: 0, top: 40, width: 39, height: 46 },
+      awayZone: 'Asia/Tokyo',
+    });
     expect(head).toHaveClass('day-button-narrow');
     expect(head).not.toHaveTextContent('Tokyo');
   });
@@ -126,20 +127,16 @@ test('counts of what lies outside the shown hours say whose day it is, and show 
 });
 
 describe('a cell of the grid', () => {
+  const USUAL = { today: false, within: true, open: false, draft: false };
+
   function drawCell(fields: Partial<Parameters<typeof GridCell>[0]> = {}) {
     const onOpenDay = jest.fn();
     const { container } = inTheme(
       <GridCell
         day={TODAY}
-        left={0}
-        top={0}
-        width={100}
-        height={90}
+        at={{ left: 0, top: 0, width: 100, height: 90 }}
+        is={USUAL}
         head={22}
-        isToday={false}
-        isWithin
-        isOpen={false}
-        isDraft={false}
         bookedMinutes={330}
         isTall={false}
         washes={[]}
@@ -162,7 +159,7 @@ describe('a cell of the grid', () => {
   });
 
   test('an open one closes', () => {
-    const { head } = drawCell({ isOpen: true });
+    const { head } = drawCell({ is: { ...USUAL, open: true } });
     expect(head).toHaveAccessibleName(/Close the day$/);
     expect(head).toHaveAttribute('aria-expanded', 'true');
   });
@@ -177,7 +174,7 @@ describe('a cell of the grid', () => {
   });
 
   test('a day of another month, where something is being added', () => {
-    const { cell } = drawCell({ isWithin: false, isDraft: true });
+    const { cell } = drawCell({ is: { ...USUAL, within: false, draft: true } });
     expect(cell).toHaveClass('grid-cell-beyond', 'grid-cell-draft');
     expect(cell).not.toHaveClass('grid-cell-off');
   });

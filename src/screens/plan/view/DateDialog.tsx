@@ -59,8 +59,10 @@ export function DateDialog({ day, today, range, sight, preferences, onGo, onClos
       months={months}
       wording={wording}
       firstWeekday={firstWeekday}
-      isShown={(each) => each >= range.from && each < range.to}
-      isBusy={(each) => (loads?.events[each - from] ?? 0) > 0}
+      marks={{
+        isShown: (each) => each >= range.from && each < range.to,
+        isBusy: (each) => (loads?.events[each - from] ?? 0) > 0,
+      }}
       onMonth={setShown}
       onPick={onGo}
       onClose={onClose}

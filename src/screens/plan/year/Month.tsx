@@ -74,7 +74,7 @@ export const Month = memo(function Month(props: Props) {
               data-day={day}
               tabIndex={day === tabStop ? 0 : -1}
               aria-pressed={day === chosen}
-              aria-label={`${sayDay(day, wording, LONG_DAY)}${isToday ? ', today' : ''}, ${events ? `${count(events, 'event')}, ${sayHours(booked)} booked` : 'no events'}${isTaken ? ', taken whole' : ''}`}
+              aria-label={`${sayDay(day, wording, LONG_DAY)}${isToday ? ', today' : ''}, ${events ? `${count(events, 'event')}, ${sayHours(booked)} booked` : 'no events'}${isTaken ? ', the whole day taken' : ''}`}
               onClick={() => onChoose(day)}
               className="year-day"
               style={{

@@ -37,7 +37,7 @@ function Legend() {
       ))}
       <Text style={[styles.words, { color: palette.dim }]}>8 h or more</Text>
       <View aria-hidden style={[styles.shade, styles.taken, { borderColor: palette.dim }]} />
-      <Text style={[styles.words, { color: palette.dim }]}>taken whole</Text>
+      <Text style={[styles.words, { color: palette.dim }]}>a whole day taken</Text>
     </View>
   );
 }

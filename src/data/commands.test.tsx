@@ -1,0 +1,109 @@
+import { act, renderHook } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import type { CommandProgress, Done } from '@/engine/commands/commands';
+import { useDo } from './commands';
+import type { Message } from './messages';
+import { MessageProvider, useMessages } from './messages';
+
+const mockCommands = { do: jest.fn(), stop: jest.fn() };
+let mockEngine: { commands: typeof mockCommands } | null = { commands: mockCommands };
+jest.mock('comlink', () => ({ proxy: (value: unknown) => value }));
+jest.mock('./engineContext', () => ({ useEngine: () => ({ engine: mockEngine, store: 'demo' }) }));
+jest.mock('./preferences', () => ({
+  usePreferences: () => ({
+    wording: { locale: 'en-GB', hourCycle: '24' },
+    clock: 'Europe/London',
+  }),
+}));
+
+const REMOVAL = { kind: 'removeLens', id: 'desk' } as const;
+const wrapper = ({ children }: { children: ReactNode }) => (
+  <MessageProvider>{children}</MessageProvider>
+);
+
+/** Does a removal; whether it was done, and what is said then. */
+async function doing(how?: { isQuiet: boolean }): Promise<{ done: boolean; said: Message | null }> {
+  const hook = renderHook(() => ({ run: useDo(), message: useMessages().message }), { wrapper });
+  let done = false;
+  await act(async () => void (done = await hook.result.current.run(REMOVAL, how)));
+  return { done, said: hook.result.current.message };
+}
+
+const answers = (done: Done | null) => mockCommands.do.mockResolvedValueOnce(done);
+const fails = (name: string, message: string) =>
+  mockCommands.do.mockRejectedValueOnce(Object.assign(new Error(message), { name }));
+
+beforeEach(() => {
+  mockEngine = { commands: mockCommands };
+  mockCommands.do.mockReset();
+});
+
+test('what was done is said, with Undo and what it is about', async () => {
+  answers({ label: 'Removed the lens Desk', about: 'call', isKept: true });
+  const { done, said } = await doing();
+  expect(done).toBe(true);
+  expect(said).toMatchObject({
+    text: 'Removed the lens Desk',
+    offers: ['undo'],
+    about: 'call',
+    isProblem: false,
+  });
+  expect(mockCommands.do.mock.calls[0]![0]).toBe(REMOVAL);
+});
+
+test('what is seen anyway is not said, unless it is not kept', async () => {
+  answers({ label: 'Changed the size', isKept: true });
+  expect(await doing({ isQuiet: true })).toEqual({ done: true, said: null });
+  answers({ label: 'Changed the size', isKept: false });
+  const { said } = await doing({ isQuiet: true });
+  expect(said?.text).toBe('Changed the size. It is on this page only.');
+});
+
+test('nothing to do is no message, and not done', async () => {
+  answers(null);
+  expect(await doing()).toEqual({ done: false, said: null });
+});
+
+test.each([
+  ['RangeError', 'This event is not here any more.', 'This event is not here any more.'],
+  ['StoppedError', 'It was stopped. Nothing was changed.', 'It was stopped. Nothing was changed.'],
+  [
+    'ReadOnlyError',
+    'A newer version writes here',
+    'That could not be kept: A newer version writes here.',
+  ],
+])('a %s is told in words', async (name, message, text) => {
+  fails(name, message);
+  const { done, said } = await doing();
+  expect(done).toBe(false);
+  expect(said).toMatchObject({ text, isProblem: true });
+});
+
+test('before the store is open, that is said', async () => {
+  mockEngine = null;
+  expect((await doing()).said?.text).toMatch(/still being opened/);
+});
+
+test('a long one tells how far it is in one message, with a way to stop it', async () => {
+  const hook = renderHook(() => ({ run: useDo(), message: useMessages().message }), { wrapper });
+  let end = (_: null) => {};
+  let tell = (_: CommandProgress) => {};
+  mockCommands.do.mockImplementationOnce((_command, _manner, onProgress) => {
+    tell = onProgress;
+    return new Promise((resolve) => (end = resolve));
+  });
+  let running: Promise<boolean>;
+  act(() => void (running = hook.result.current.run(REMOVAL)));
+  act(() => tell({ done: 800, total: 20_000 }));
+  const first = hook.result.current.message!;
+  expect(first.text).toBe('800 of 20,000 …');
+  act(() => tell({ done: 1600, total: 20_000 }));
+  expect(hook.result.current.message).toMatchObject({ text: '1,600 of 20,000 …', id: first.id });
+  const [stop] = first.offers;
+  (stop as { run(): void }).run();
+  expect(mockCommands.stop).toHaveBeenCalledTimes(1);
+  await act(async () => {
+    end(null);
+    await running;
+  });
+});
