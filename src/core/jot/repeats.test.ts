@@ -36,6 +36,11 @@ test.each([
     'Call Osaka | 2026-11-26T09:45 30 | FREQ=WEEKLY;BYDAY=MO,TH',
   ],
   [
+    'Sync mon-fri 8:00 until 18/12',
+    'Sync | 2026-11-25T08:00 30 | FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR;UNTIL=20261218T235959Z',
+  ],
+  ['Course mon-wed', 'Course | 2026-11-30 4320 | once'],
+  [
     'Payroll fortnightly on Friday 9:00',
     'Payroll | 2026-11-27T09:00 30 | FREQ=WEEKLY;INTERVAL=2;BYDAY=FR',
   ],

@@ -142,6 +142,10 @@ export const REPEAT_RULES: readonly Rule[] = [
     ([d, m]) => yearlyOn(m!, d!),
   ),
   rule(`${EVERY}\\s+(${MONTH})\\s+(\\d{1,2})(?:st|nd|rd|th)?`, 24, ([m, d]) => yearlyOn(m!, d!)),
+  // Without an end, and without a time, these are days beside each other: see `days.ts`.
+  rule(`(${WEEKDAY})\\s*(?:-|to|through|thru)\\s*(${WEEKDAY})`, 11.5, ([a, b]) =>
+    repeat(weekly(1, weekdaysFrom(a!, b!))),
+  ),
   rule(`(?:daily|${EVERY}\\s+(?:(${INTERVAL})\\s+)?days?)`, 10, ([i]) =>
     repeat({ kind: 'daily', interval: intervalOf(i) }),
   ),
