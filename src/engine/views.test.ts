@@ -6,7 +6,7 @@ import { ALL_IN_SIGHT } from '@/core/view/sight';
 import { agendaPage } from './queries/agendaPages';
 import type { Engine } from './engine';
 import { firstSeed } from './firstSeed';
-import { opened } from './testing/opened';
+import { calendar, event as record, opened } from './testing/opened';
 
 const TODAY = parseDate('2026-11-24');
 const WEEK = { fromDay: TODAY - 1, toDay: TODAY + 6, zone: 'Europe/London' };
@@ -19,6 +19,8 @@ function event(id: string, day: number, fields: Partial<CalendarEvent> = {}): Ca
     0,
   );
 }
+
+const date = (day: string) => ({ kind: 'date', date: day }) as const;
 
 async function engineWith(events: readonly CalendarEvent[]): Promise<Engine> {
   const engine = await opened(firstSeed());
@@ -123,4 +125,28 @@ test('an event that reaches over the edge of two windows is on a page once', () 
   const query = () => ({ occurrences: [{ id: 'Refit' } as never], hidden: 0 });
   const page = agendaPage({ day: 0, direction: 'back', zone: 'UTC' }, query);
   expect(page.occurrences).toHaveLength(1);
+});
+
+test('days of closures are named, and what an event of the same title had is found again', async () => {
+  const whole = { start: date('2026-12-11'), end: date('2026-12-12') };
+  const engine = await opened([
+    calendar('work'),
+    calendar('quay', { isClosures: true, kind: 'followed' }),
+    record('gate', { calendarId: 'quay', title: 'Tide-gate service', ...whole }),
+    record('leave', { title: 'Leave', ...whole }),
+    record('old', { title: 'Lens fitting', place: 'Hut', updated: 1 }),
+    record('new', { title: ' lens Fitting ', place: 'Quay 3', updated: 2 }),
+    record('gone', { title: 'Lens fitting', place: 'Loft', updated: 3, removedAt: 4 }),
+  ]);
+  expect(engine.queries.namedDays(TODAY, 'Europe/London')).toEqual([
+    { name: 'Tide-gate service', day: parseDate('2026-12-11') },
+  ]);
+  expect(engine.queries.lastLike('Lens fitting')).toEqual({
+    calendarId: 'work',
+    place: 'Quay 3',
+    minutes: 60,
+  });
+  expect(engine.queries.lastLike('leave')?.minutes).toBeNull();
+  // What is followed is no habit of one's own.
+  expect(engine.queries.lastLike('Tide-gate service')).toBeNull();
 });

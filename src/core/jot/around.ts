@@ -49,10 +49,11 @@ const LENGTH_RULES: readonly Rule[] = [
   rule(`${LEAD}?half\\s+an?\\s+hour`, 7, () => length(30, 'm')),
   rule(`${LEAD}?three[\\s-]quarters\\s+of\\s+an\\s+hour`, 9, () => length(45, 'm')),
   rule(`${LEAD}?(?:an?\\s+)?quarter\\s+(?:of\\s+an\\s+)?hour`, 7, () => length(15, 'm')),
-  rule(
-    `${LEAD}(${COUNT})\\s+(hours?|days?|weeks?|minutes?)(?:\\s+and\\s+a\\s+half)?`,
-    8,
-    ([n, unit]) => length(countOf(n!) * MINUTES[unit![0]!]!, unit!),
+  rule(`${LEAD}?(${COUNT})\\s+(hours?|days?|weeks?)\\s+and\\s+a\\s+half`, 9, ([n, unit]) =>
+    length((countOf(n!) + 0.5) * MINUTES[unit![0]!]!, unit!),
+  ),
+  rule(`${LEAD}(${COUNT})\\s+(hours?|days?|weeks?|minutes?)`, 8, ([n, unit]) =>
+    length(countOf(n!) * MINUTES[unit![0]!]!, unit!),
   ),
 ];
 

@@ -91,3 +91,15 @@ test('days of closures are named as they are, the next one of each', () => {
   expect(said("St Piran's Day closed")).toEqual(['closed', '2027-03-05']);
   expect(said('Sweep on tide-gate service')).toEqual(['Sweep', '2026-12-11']);
 });
+
+test.each([
+  ['call fri 9:00 for two hours and a half', 150],
+  ['call fri 9:00 for an hour and a half', 90],
+  ['call fri 9:00 2 hours and a half', 150],
+  ['call fri 9:00 half an hour', 30],
+  ['call fri 9:00 for three-quarters of an hour', 45],
+  ['call fri 9:00 1h 30', 90],
+])('“%s” lasts %i minutes', (line, minutes) => {
+  const { title, length } = readJot(line, TUESDAY);
+  expect([title, length]).toEqual(['call', minutes]);
+});
