@@ -28,16 +28,16 @@ const MANY_A_DAY = 100;
 const MANY_AT_LEAST = 1000;
 
 /** How many dates a day are shown of all series together; of few or very many days, these in all. */
-const WHOLE_A_DAY = 300;
+const WHOLE_A_DAY = 200;
 const WHOLE_AT_LEAST = 3000;
-const WHOLE_AT_MOST = 20_000;
+const WHOLE_AT_MOST = 12_000;
 /** Past that, so many series more are shown by a single date; the rest is only told. */
-const SINGLY_SHOWN = 1000;
+const SINGLY_SHOWN = 500;
 
 /** Of more series than this no stretches are kept: they would be too many. */
 const MOST_KEPT = 2000;
-/** So many stretches are worked out for one question; those of other series wait for the next. */
-const MOST_PLANNED = 50;
+/** About so many dates are worked out in stretches for one question; other series wait for the next. */
+const MOST_PLANNED = 8_000;
 
 const mostInAll = ({ fromDay, toDay }: Window) =>
   Math.min(WHOLE_AT_MOST, Math.max(WHOLE_AT_LEAST, (toDay - fromDay) * WHOLE_A_DAY));
@@ -160,7 +160,7 @@ export class EventIndex {
       const limit = isFull ? 1 : dates.isMany ? share : most;
       const isLeft = isFull && ++singly > SINGLY_SHOWN;
       const mayKeep = !isFull && asked.length <= MOST_KEPT;
-      const isKept = mayKeep && (dates.has(aroundOf(ends)) || ++planned <= MOST_PLANNED);
+      const isKept = mayKeep && (planned += dates.costOfKeeping(aroundOf(ends))) <= MOST_PLANNED;
       if (isLeft || datesIn(ends, event, dates, { found: occurrences, limit, isKept }))
         cut.push(event.id);
     }

@@ -33,6 +33,8 @@ const A_DAY: Readonly<Record<Frequency, number>> = {
 };
 /** Dates that reach further than this are looked for when they are asked for: the stretches would be too many to keep. */
 const FAR = (BLOCKS_KEPT / 2) * BLOCK;
+/** What it costs to begin a stretch, in dates. */
+const BEGINNING = 10;
 /** How much more the clock can show than has passed, where it was put on in between. */
 const CLOCK_CHANGE = HOUR;
 
@@ -87,12 +89,15 @@ export class SeriesDates {
   private readonly earliest: number;
   /** Whether its dates around any window may be very many. */
   readonly isMany: boolean;
+  /** About what it costs to work out one stretch: in dates, with the work of beginning one. */
+  private readonly aStretch: number;
 
   constructor(readonly series: CompiledSeries) {
     this.reach = reachOf(series);
     // An event may have more of them than a call can take.
     this.earliest = series.extra.reduce((least, wall) => Math.min(least, wall), series.start);
     this.isMany = this.reach > FAR || isDense(series, this.reach);
+    this.aStretch = BEGINNING + (series.rule ? mostADay(series.rule) * (BLOCK / DAY) : 0);
   }
 
   /** The stretches that dates around a window may lie in. */
@@ -104,10 +109,11 @@ export class SeriesDates {
     return indexes;
   }
 
-  /** Whether nothing has to be worked out for a window. */
-  has(around: Pick<Around, 'from' | 'to'>): boolean {
-    if (this.isMany || this.earliest > around.to + this.reach) return true;
-    return this.indexesAround(around).every((index) => this.blocks.has(index));
+  /** About how many dates have to be worked out to keep the stretches around a window. */
+  costOfKeeping(around: Pick<Around, 'from' | 'to'>): number {
+    if (this.isMany || this.earliest > around.to + this.reach) return 0;
+    const missing = this.indexesAround(around).filter((index) => !this.blocks.has(index));
+    return missing.length * this.aStretch;
   }
 
   /**
