@@ -2,8 +2,13 @@ import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { bar, expect, openDemo, panel, see, test, typeLine } from './fixtures';
 
-/** A view, and how it is reached from where the walk stands. */
-type View = [name: string, open: (page: Page) => Promise<void>];
+/**
+ * A view, and how it is reached from where the walk stands. Of what opens in front of a page only
+ * itself is looked at, since the page behind it has been: `part` says where it is.
+ */
+type View = [name: string, open: (page: Page) => Promise<void>, part?: string];
+
+const PANEL = '[role=dialog]';
 
 /** Closes whatever is open in front of the page. */
 async function closeAll(page: Page): Promise<void> {
@@ -16,9 +21,10 @@ async function closeAll(page: Page): Promise<void> {
 }
 
 /** What axe finds wrong with what is shown, at any level, best practice included. */
-async function faultsOf(page: Page, rules?: string[]): Promise<string[]> {
+async function faultsOf(page: Page, part?: string, rules?: string[]): Promise<string[]> {
   // What passes is not written down: that takes most of the time.
   const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
+  if (part) axe.include(part);
   const { violations } = await (rules ? axe.withRules(rules) : axe).analyze();
   return violations.flatMap(({ id, impact, nodes }) =>
     nodes.map(
@@ -33,13 +39,16 @@ function walk(what: string, views: View[]): void {
     test.setTimeout(240_000);
     await openDemo(page);
     const told: Record<string, string[]> = {};
-    for (const [name, open] of views) {
+    for (const [name, open, part] of views) {
       await closeAll(page);
       await open(page);
-      const faults = await faultsOf(page);
+      if (part) await expect(page.locator(part).first()).toBeVisible();
+      const faults = await faultsOf(page, part);
       await page.emulateMedia({ colorScheme: 'dark' });
       await expect(page.locator('body')).toHaveCSS('background-color', 'rgb(20, 28, 25)');
-      faults.push(...(await faultsOf(page, ['color-contrast'])).map((fault) => `dark: ${fault}`));
+      faults.push(
+        ...(await faultsOf(page, part, ['color-contrast'])).map((fault) => `dark: ${fault}`),
+      );
       await page.emulateMedia({ colorScheme: 'light' });
       if (faults.length) told[name] = faults;
     }
@@ -55,6 +64,7 @@ walk('the plan and its panels', [
       await bar(page, 'Osaka call: lens order').click();
       await expect(panel(page, 'Osaka call: lens order').getByText('Small office')).toBeVisible();
     },
+    PANEL,
   ],
   [
     'the editor',
@@ -63,6 +73,7 @@ walk('the plan and its panels', [
       await page.getByRole('button', { name: 'Edit' }).click();
       await expect(panel(page, /^Edit/)).toBeVisible();
     },
+    PANEL,
   ],
   [
     'the add card',
@@ -71,6 +82,7 @@ walk('the plan and its panels', [
       await typeLine(page, 'Lamp check tomorrow 9-10:30');
       await page.getByRole('button', { name: /^When/ }).click();
     },
+    PANEL,
   ],
   [
     'copying',
@@ -79,6 +91,7 @@ walk('the plan and its panels', [
       await page.getByRole('button', { name: 'Copy to…' }).click();
       await expect(panel(page, /^Copy/)).toBeVisible();
     },
+    PANEL,
   ],
   [
     'a series in the editor',
@@ -89,6 +102,7 @@ walk('the plan and its panels', [
       await page.getByRole('button', { name: /^Time zone/ }).click();
       await expect(page.getByRole('status', { name: 'Next dates' })).toBeVisible();
     },
+    PANEL,
   ],
   [
     'the question of which dates',
@@ -97,6 +111,7 @@ walk('the plan and its panels', [
       await page.getByRole('button', { name: 'Remove…' }).click();
       await expect(page.getByRole('radiogroup', { name: 'Which dates' })).toBeVisible();
     },
+    PANEL,
   ],
   [
     'zones',
@@ -105,6 +120,7 @@ walk('the plan and its panels', [
       await page.getByRole('textbox', { name: 'Travel to' }).fill('tokyo');
       await expect(page.getByRole('button', { name: /^Tokyo, / })).toBeVisible();
     },
+    PANEL,
   ],
   [
     'an event’s menu',
@@ -112,6 +128,7 @@ walk('the plan and its panels', [
       await bar(page, 'Crate inspection').click({ button: 'right' });
       await expect(panel(page, 'Crate inspection')).toBeVisible();
     },
+    PANEL,
   ],
 ]);
 
@@ -137,6 +154,7 @@ walk('the forms and how they are chosen', [
       await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
       await expect(panel(page, 'How the sheet is seen')).toBeVisible();
     },
+    PANEL,
   ],
   [
     'lenses',
@@ -145,6 +163,7 @@ walk('the forms and how they are chosen', [
       await page.getByRole('button', { name: 'Save as a lens' }).click();
       await expect(panel(page, 'Lenses')).toBeVisible();
     },
+    PANEL,
   ],
   [
     'the filter, and the hours',
@@ -181,6 +200,7 @@ walk('the other screens', [
         .click();
       await expect(page.getByRole('radio', { name: '90 min' })).toBeVisible();
     },
+    PANEL,
   ],
   ['import', at('/import', (page) => page.getByRole('button', { name: 'Choose files' }))],
   ['removed', at('/removed', (page) => page.getByText('Nothing is here.'))],

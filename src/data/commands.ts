@@ -4,7 +4,7 @@ import type { CommandProgress, Preview } from '@/engine/commands/commands';
 import { proxy } from 'comlink';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
-import { clockInSight } from './inSight';
+import { sheetClock } from './sheetShown';
 import { useMessages } from './messages';
 import { askToPersist } from './persistence';
 import { usePreferences } from './preferences';
@@ -46,7 +46,7 @@ export function useDo(): Do {
       const onProgress = ({ done, total }: CommandProgress) =>
         tell(`${done.toLocaleString('en')} of ${total.toLocaleString('en')} …`, [stop]);
       try {
-        const manner = { now: Date.now(), saying: { wording, clock: clockInSight() ?? clock } };
+        const manner = { now: Date.now(), saying: { wording, clock: sheetClock() ?? clock } };
         const done = await engine.commands.do(command, manner, proxy(onProgress));
         if (!done) return false;
         const { label, isKept, about } = done;

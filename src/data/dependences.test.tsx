@@ -1,6 +1,6 @@
 import { QueryClient, QueryObserver } from '@tanstack/react-query';
 import { parseDate } from '@/core/time/civil';
-import { ALL_IN_SIGHT } from '@/core/view/sight';
+import { ALL_SHOWN } from '@/core/query/eventQuery';
 import type { Announcement } from '@/engine/announcement';
 import { askAgain } from './dependences';
 
@@ -9,15 +9,15 @@ const WEEK = parseDate('2026-11-23');
 
 /** A page that shows a week, the one after it, the ruler, an open event and what stands beside. */
 const SHOWN: readonly (readonly unknown[])[] = [
-  ['occurrences', WEEK, WEEK + 7, 'UTC', ALL_IN_SIGHT],
-  ['occurrences', WEEK + 7, WEEK + 14, 'UTC', ALL_IN_SIGHT],
-  ['dayLoads', WEEK - 300, WEEK, 'UTC', ALL_IN_SIGHT],
-  ['load', WEEK + 7, 10, 'UTC', ALL_IN_SIGHT],
+  ['occurrences', WEEK, WEEK + 7, 'UTC', ALL_SHOWN],
+  ['occurrences', WEEK + 7, WEEK + 14, 'UTC', ALL_SHOWN],
+  ['dayLoads', WEEK - 300, WEEK, 'UTC', ALL_SHOWN],
+  ['load', WEEK + 7, 10, 'UTC', ALL_SHOWN],
   ['event', 'e1'],
   ['event', 'e2'],
   ['event', null],
-  ['whereabouts', null, 0, 0, ALL_IN_SIGHT, 'UTC'],
-  ['whereabouts', 'e1@2026-11-25T09:00:00', WEEK, WEEK + 7, ALL_IN_SIGHT, 'UTC'],
+  ['whereabouts', null, 0, 0, ALL_SHOWN, 'UTC'],
+  ['whereabouts', 'e1@2026-11-25T09:00:00', WEEK, WEEK + 7, ALL_SHOWN, 'UTC'],
   ['calendars'],
   ['categories'],
   ['settings'],

@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import type { Window } from '@/core/agenda/occurrence';
-import { ALL_IN_SIGHT } from '@/core/view/sight';
+import { ALL_SHOWN } from '@/core/query/eventQuery';
 import { usePrefetchAround } from './queries';
 
 const mockEngine = { queries: { occurrences: jest.fn() } };
@@ -20,7 +20,7 @@ async function prefetching() {
   );
   const hook = renderHook(
     ({ around, shownAt }: { around: number[]; shownAt: number }) =>
-      usePrefetchAround(around.map(windowAt), ALL_IN_SIGHT, shownAt),
+      usePrefetchAround(around.map(windowAt), ALL_SHOWN, shownAt),
     { wrapper, initialProps: { around: [93, 107], shownAt: 0 } },
   );
   const show = (around: number[], shownAt: number) =>

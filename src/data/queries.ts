@@ -7,12 +7,12 @@ import { DAY } from '@/core/time/civil';
 import type { AgendaPage, AgendaRequest } from '@/engine/queries/agendaPages';
 import type { RemoteEngine } from '@/engine/client';
 import type { SweepRequest } from '@/engine/commands/sweep';
-import type { Sight } from '@/core/view/sight';
+import type { EventQuery } from '@/core/query/eventQuery';
 import { withoutPrivate } from '@/core/view/privacy';
-import { ALL_IN_SIGHT } from '@/core/view/sight';
+import { ALL_SHOWN, havingWords } from '@/core/query/eventQuery';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
-import type { InSight } from './inSight';
+import type { SheetShown } from './sheetShown';
 import { useMessages } from './messages';
 import { useNow } from './now';
 import { usePreferences } from './preferences';
@@ -22,12 +22,12 @@ type PageParam = Omit<AgendaRequest, 'zone'>;
 
 export const OCCURRENCES = 'occurrences';
 
-const occurrencesKey = ({ fromDay, toDay, zone }: Window, sight: Sight) => [
+const occurrencesKey = ({ fromDay, toDay, zone }: Window, query: EventQuery) => [
   OCCURRENCES,
   fromDay,
   toDay,
   zone,
-  sight,
+  query,
 ];
 
 type Found = Awaited<ReturnType<RemoteEngine['queries']['occurrences']>>;
@@ -38,21 +38,21 @@ const withoutPrivateOnes = (found: Found): Found => ({
 });
 
 /** What happens in a window, as far as it is in sight. */
-export function useOccurrences(window: Window, sight = ALL_IN_SIGHT, enabled = true) {
+export function useOccurrences(window: Window, query = ALL_SHOWN, enabled = true) {
   const { hasPrivateTitles } = useSettings();
   return useEngineQuery(
-    occurrencesKey(window, sight),
-    (engine) => engine.queries.occurrences(window, sight),
+    occurrencesKey(window, query),
+    (engine) => engine.queries.occurrences(window, query),
     { enabled, ...(!hasPrivateTitles && { select: withoutPrivateOnes }) },
   );
 }
 
 /** How booked the days of a window are. */
-export function useDayLoads(window: Window, sight: Sight, enabled: boolean) {
+export function useDayLoads(window: Window, query: EventQuery, enabled: boolean) {
   const { fromDay, toDay, zone } = window;
   return useEngineQuery(
-    ['dayLoads', fromDay, toDay, zone, sight],
-    (engine) => engine.queries.dayLoads(window, sight),
+    ['dayLoads', fromDay, toDay, zone, query],
+    (engine) => engine.queries.dayLoads(window, query),
     { enabled },
   );
 }
@@ -68,15 +68,15 @@ const withoutPrivatePages = (
 });
 
 /** The agenda from a day on, and back from it, a page at a time. */
-export function useAgenda(day: number, zone: string, sight: Sight, enabled: boolean) {
+export function useAgenda(day: number, zone: string, query: EventQuery, enabled: boolean) {
   const { engine } = useEngine();
   const { hasPrivateTitles } = useSettings();
   return useInfiniteQuery({
     ...(!hasPrivateTitles && { select: withoutPrivatePages }),
-    queryKey: enabled ? ['agenda', day, zone, sight] : ['agenda'],
+    queryKey: enabled ? ['agenda', day, zone, query] : ['agenda'],
     // It opens at its day each time: what was scrolled to before is not kept.
     gcTime: 0,
-    queryFn: ({ pageParam }) => engine!.queries.agendaPage({ ...pageParam, zone }, sight),
+    queryFn: ({ pageParam }) => engine!.queries.agendaPage({ ...pageParam, zone }, query),
     enabled: engine !== null && enabled,
     initialPageParam: { day, direction: 'on' } as PageParam,
     // A page without events has looked through three years of them.
@@ -92,30 +92,34 @@ export function useAgenda(day: number, zone: string, sight: Sight, enabled: bool
  * whenever what is shown came anew (`shownAt`, epoch ms; 0 while it isn't there), since they may have
  * changed with it.
  */
-export function usePrefetchAround(windows: readonly Window[], sight: Sight, shownAt: number): void {
+export function usePrefetchAround(
+  windows: readonly Window[],
+  query: EventQuery,
+  shownAt: number,
+): void {
   const client = useQueryClient();
   const { engine } = useEngine();
-  const latest = useRef({ windows, sight });
-  const said = JSON.stringify([windows, sight]);
+  const latest = useRef({ windows, query });
+  const said = JSON.stringify([windows, query]);
   useEffect(() => {
-    latest.current = { windows, sight };
+    latest.current = { windows, query };
   });
   useEffect(() => {
     if (!engine || !shownAt) return;
     const asked = latest.current;
     for (const window of asked.windows) {
       void client.prefetchQuery({
-        queryKey: occurrencesKey(window, asked.sight),
-        queryFn: () => engine.queries.occurrences(window, asked.sight),
+        queryKey: occurrencesKey(window, asked.query),
+        queryFn: () => engine.queries.occurrences(window, asked.query),
       });
     }
   }, [client, engine, shownAt, said]);
 }
 
 /** Booked minutes of weeks, for the ruler. */
-export function useWeeklyLoad(fromDay: number, weeks: number, zone: string, sight: Sight) {
-  return useEngineQuery(['load', fromDay, weeks, zone, sight], (engine) =>
-    engine.queries.weeklyLoad(fromDay, weeks, zone, sight),
+export function useWeeklyLoad(fromDay: number, weeks: number, zone: string, query: EventQuery) {
+  return useEngineQuery(['load', fromDay, weeks, zone, query], (engine) =>
+    engine.queries.weeklyLoad(fromDay, weeks, zone, query),
   );
 }
 
@@ -133,18 +137,18 @@ export function useEvent(id: string | null) {
 }
 
 /** Where an event or a date of it is, and whether the sheet shows it (null: there is no sheet). */
-export function useWhereabouts(id: string | null, inSight: InSight | null) {
+export function useWhereabouts(id: string | null, inSight: SheetShown | null) {
   const { clock: home } = usePreferences();
-  const { fromDay, toDay, sight, clock } = inSight ?? {
+  const { fromDay, toDay, query, clock } = inSight ?? {
     fromDay: 0,
     toDay: 0,
-    sight: ALL_IN_SIGHT,
+    query: ALL_SHOWN,
     clock: home,
   };
   return useEngineQuery(
-    ['whereabouts', id, fromDay, toDay, sight, clock],
+    ['whereabouts', id, fromDay, toDay, query, clock],
     async (engine) => {
-      const found = await engine.queries.whereabouts(id!, clock, sight);
+      const found = await engine.queries.whereabouts(id!, clock, query);
       if (!found) return null;
       const { start, end } = found.occurrence;
       const isInDays = start < toDay * DAY && end >= fromDay * DAY;
@@ -213,8 +217,11 @@ export function useLenses() {
 /** The most events that a search lists. */
 const FOUND = 60;
 
+/** Events of all calendars whose title, place or notes hold all words of a text. */
 export function useFoundEvents(text: string) {
-  return useEngineQuery(['found', text], (engine) => engine.queries.findEvents(text, FOUND));
+  return useEngineQuery(['found', text], (engine) =>
+    engine.queries.findEvents(havingWords(text), FOUND),
+  );
 }
 
 export function useAttachments() {

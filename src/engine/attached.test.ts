@@ -1,3 +1,4 @@
+import { EVERYTHING, havingWords } from '@/core/query/eventQuery';
 import { MemoryFiles } from './testing/memoryFiles';
 import { calendar, event, fileOf, NOW, opened } from './testing/opened';
 import { outside } from './testing/outside';
@@ -28,7 +29,7 @@ async function withFiles() {
 
 test('an export says which files it leaves behind', async () => {
   const { engine } = await withFiles();
-  const file = await engine.files.exportCalendars({ calendarIds: null });
+  const file = await engine.files.exportCalendars({ query: EVERYTHING });
   expect(file.filesLeft).toEqual(['list; of lamps.txt', 'film.mov']);
   expect(file.beside).toEqual([]);
   expect(file.text).not.toContain('ATTACH');
@@ -36,7 +37,7 @@ test('an export says which files it leaves behind', async () => {
 
 test('asked for, small files go inside it and large ones beside it', async () => {
   const { engine, film } = await withFiles();
-  const file = await engine.files.exportCalendars({ calendarIds: null, withFiles: true });
+  const file = await engine.files.exportCalendars({ query: EVERYTHING, withFiles: true });
   expect(file.filesLeft).toEqual([]);
   expect(file.beside).toEqual([film]);
   const unfolded = file.text.replaceAll('\r\n ', '');
@@ -51,15 +52,14 @@ test('asked for, small files go inside it and large ones beside it', async () =>
 test('a content that is not here any more is told as left behind', async () => {
   const { engine, files, small } = await withFiles();
   await files.remove([small.id]);
-  const file = await engine.files.exportCalendars({ calendarIds: null, withFiles: true });
+  const file = await engine.files.exportCalendars({ query: EVERYTHING, withFiles: true });
   expect(file.filesLeft).toEqual(['list; of lamps.txt']);
 });
 
 test('files inside an entry come in as attachments that open, once', async () => {
   const { engine } = await withFiles();
   const { text } = await engine.files.exportCalendars({
-    calendarIds: null,
-    eventIds: ['crate'],
+    query: { ...EVERYTHING, eventIds: ['crate'] },
     withFiles: true,
   });
   const other = await opened([calendar('work')]);
@@ -73,7 +73,7 @@ test('files inside an entry come in as attachments that open, once', async () =>
   expect(await (await other.files.fileContent(attached!.id))!.text()).toBe(
     'Nine lamps, three wicks',
   );
-  const [crate] = other.queries.findEvents('crate', 9);
+  const [crate] = other.queries.findEvents(havingWords('crate'), 9);
   expect(crate!.passthrough?.properties ?? []).toEqual([]);
   // The same file again says nothing new.
   const again = await bringIn();
@@ -97,6 +97,6 @@ test('a file of an entry that is no base64 stays as it came', async () => {
   await engine.files.previewImport([fileOf(entry, 'odd.ics')], NOW, () => undefined);
   await engine.files.applyImport({ calendarId: 'work' }, NOW);
   expect(engine.queries.attachments()).toEqual([]);
-  const { text } = await engine.files.exportCalendars({ calendarIds: null });
+  const { text } = await engine.files.exportCalendars({ query: EVERYTHING });
   expect(text.replaceAll('\r\n ', '')).toMatch(/ATTACH;[^\r]*odd\.txt[^\r]*:not\*base64/);
 });

@@ -2,6 +2,7 @@ import { readBackup } from '@/core/files/backup';
 import { FileError } from '@/core/files/ics/scan';
 import { INKS } from '@/core/model/inks';
 import type { TypedRecord } from '@/core/model/records';
+import { EVERYTHING } from '@/core/query/eventQuery';
 import { MINUTE, parseDate } from '@/core/time/civil';
 import type { Engine, Outside } from './engine';
 import type { AskFeed } from './feeds/feedSync';
@@ -26,7 +27,7 @@ async function open(seed = SEED, around?: Outside) {
 
 const titles = (engine: Engine) =>
   engine.queries
-    .findEvents('', 99)
+    .findEvents(EVERYTHING, 99)
     .map(({ title, calendarId }) => `${title} in ${calendarId}`)
     .sort();
 const textOf = async (engine: Engine, now = 0) => (await engine.files.backup(now)).file.text();
@@ -114,7 +115,7 @@ test('a duplicate has copies of its own, another name, ink and mark', async () =
   expect([copy!.name, second!.name]).toEqual(['old copy', 'old copy 2']);
   expect(copy!.ink).not.toBe(old!.ink);
   const copies = engine.queries
-    .findEvents('', 99)
+    .findEvents(EVERYTHING, 99)
     .filter(({ calendarId }) => calendarId === copy!.id);
   expect(copies.map(({ title }) => title).sort()).toEqual(['crate', 'visit']);
   expect(copies.every(({ id, uid }) => uid.startsWith(id))).toBe(true);
@@ -340,9 +341,9 @@ test('categories of a file become the app’s, and go out by their names', async
   await engine.files.previewImport([fileOf(text, 'a.ics')], NOW, () => undefined);
   await engine.files.applyImport({ calendarId: 'work' }, NOW);
   expect(engine.queries.categories().map(({ name }) => name)).toEqual(['Lamps', 'Freight']);
-  expect((await engine.files.exportCalendars({ calendarIds: ['work'] })).text).toContain(
-    'CATEGORIES:Lamps,Freight',
-  );
+  expect(
+    (await engine.files.exportCalendars({ query: { ...EVERYTHING, calendars: ['work'] } })).text,
+  ).toContain('CATEGORIES:Lamps,Freight');
   const again = await engine.files.previewImport([fileOf(text, 'a.ics')], NOW, () => undefined);
   expect(again.fates).toMatchObject({ unchanged: 1, updated: 0 });
 });
@@ -377,19 +378,19 @@ test('what goes out is narrowed by calendar, by event and by time', async () => 
     toDay: parseDate('2028-01-01'),
     zone: 'Europe/London',
   };
-  expect(await engine.files.exportCalendars({ calendarIds: null })).toMatchObject({ events: 4 });
-  expect(await engine.files.exportCalendars({ calendarIds: null, period })).toMatchObject({
+  expect(await engine.files.exportCalendars({ query: EVERYTHING })).toMatchObject({ events: 4 });
+  expect(await engine.files.exportCalendars({ query: EVERYTHING, period })).toMatchObject({
     name: 'All calendars 2027-01-01 to 2027-12-31',
     events: 1,
   });
   expect(
-    await engine.files.exportCalendars({ calendarIds: null, eventIds: ['visit'] }),
+    await engine.files.exportCalendars({ query: { ...EVERYTHING, eventIds: ['visit'] } }),
   ).toMatchObject({
     name: 'visit',
     events: 1,
   });
   const table = engine.files.exportTable({
-    calendarIds: ['work'],
+    query: { ...EVERYTHING, calendars: ['work'] },
     period,
     columns: ['title', 'hours'],
   });

@@ -3,6 +3,7 @@ import type { CalendarEvent } from '@/core/model/event';
 import { newEvent } from '@/core/model/event';
 import { INKS } from '@/core/model/inks';
 import { writeRecord } from '@/core/model/records';
+import { EVERYTHING } from '@/core/query/eventQuery';
 import { parseDate } from '@/core/time/civil';
 import { demoSeed } from '../../demo/scenario';
 import type { Edit } from './change';
@@ -157,7 +158,7 @@ test('a failed write is told, holds in memory, and is written by the next try', 
     changes: 2,
     reason: 'The browser’s storage for this page is full.',
   });
-  expect((await engine.files.exportCalendars({ calendarIds: null })).text).toContain(
+  expect((await engine.files.exportCalendars({ query: EVERYTHING })).text).toContain(
     'SUMMARY:Long call',
   );
   expect(await engine.commands.step('undo')).toBe('Renamed');
@@ -346,7 +347,9 @@ test('tasks and the file’s own properties come in with the calendar and go out
   const preview = await engine.files.previewImport([icsFile(text)], 1, () => undefined);
   expect(preview.counts.tasks).toBe(1);
   await engine.files.applyImport({ calendarId: 'first' }, 1);
-  const { text: out } = await engine.files.exportCalendars({ calendarIds: ['first'] });
+  const { text: out } = await engine.files.exportCalendars({
+    query: { ...EVERYTHING, calendars: ['first'] },
+  });
   for (const line of ['X-QUAY:7', 'BEGIN:VTODO', 'SUMMARY:Renew permit', 'X-LAMP:port'])
     expect(out).toContain(`${line}\r\n`);
 });

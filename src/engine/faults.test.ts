@@ -1,4 +1,5 @@
 import type { CalendarEvent } from '@/core/model/event';
+import { EVERYTHING } from '@/core/query/eventQuery';
 import type { Engine } from './engine';
 import { FailingFiles, FailingStore, Fault } from './testing/failingStore';
 import { calendar, event, fileOf, NOW, opened } from './testing/opened';
@@ -106,7 +107,7 @@ const WALKS: Record<string, Step[]> = {
 
 /** What a person sees: titles with their calendars and files, removed ones too. */
 function seen(engine: Engine): string[] {
-  const events = [...engine.queries.findEvents('', 99), ...engine.queries.removed()];
+  const events = [...engine.queries.findEvents(EVERYTHING, 99), ...engine.queries.removed()];
   return events
     .map((e) => `${e.title} in ${e.calendarId}, ${e.attachments.length}, ${e.removedAt ?? ''}`)
     .sort();
@@ -173,7 +174,7 @@ test('a store that fails while it is opened may be read, not changed, until all 
     fault.failsAt = fault.asked + n;
     const engine = await openOn(parts);
     const { readOnly, unsaved } = engine.status();
-    if (engine.queries.findEvents('', 2000).length < 901 && !unsaved) {
+    if (engine.queries.findEvents(EVERYTHING, 2000).length < 901 && !unsaved) {
       expect(readOnly).toMatchObject({ kind: 'incomplete' });
       await expect(add('visit')(engine)).rejects.toThrow(/records are here/);
       await expect(engine.files.backup(NOW)).rejects.toThrow('Not everything could be read yet');
@@ -185,6 +186,6 @@ test('a store that fails while it is opened may be read, not changed, until all 
       look();
     });
     expect(engine.status()).toMatchObject({ unsaved: null, readOnly: null });
-    expect(engine.queries.findEvents('', 2000)).toHaveLength(901);
+    expect(engine.queries.findEvents(EVERYTHING, 2000)).toHaveLength(901);
   }
 });

@@ -1,6 +1,7 @@
 import type { CalendarEvent } from '@/core/model/event';
 import { newEvent } from '@/core/model/event';
 import type { Task } from '@/core/model/others';
+import { EVERYTHING } from '@/core/query/eventQuery';
 import type { Edit } from './change';
 import type { Engine } from './engine';
 import { MemoryStore } from './testing/memoryStore';
@@ -36,7 +37,9 @@ const add = (after: CalendarEvent): Edit => ({ type: 'event', before: null, afte
 const commit = (engine: Engine, label: string, ...edits: Edit[]) =>
   engine.commands.keep({ label, at: 5, edits });
 const tasks = async (engine: Engine, calendarId: string) => {
-  const { text } = await engine.files.exportCalendars({ calendarIds: [calendarId] });
+  const { text } = await engine.files.exportCalendars({
+    query: { ...EVERYTHING, calendars: [calendarId] },
+  });
   return [...text.matchAll(/BEGIN:VTODO\r\nUID:(.*)/g)].map(([, uid]) => uid);
 };
 

@@ -1,4 +1,5 @@
 import type { CalendarEvent } from '@/core/model/event';
+import { EVERYTHING } from '@/core/query/eventQuery';
 import { formatLocal, parseDate } from '@/core/time/civil';
 import type { SweepRequest } from './commands/sweep';
 import { calendar, done, event, NOW, opened, zoned } from './testing/opened';
@@ -21,7 +22,7 @@ const SEED = [
 const open = () => opened(SEED);
 
 const request: SweepRequest = {
-  eventId: null,
+  query: EVERYTHING,
   blockerIds: ['quay'],
   fromDay: parseDate('2026-11-24'),
   toDay: parseDate('2027-05-24'),
@@ -76,5 +77,7 @@ test('a sweep is looked at without doing it, and is one change', async () => {
 test('series on calendars of one’s own are listed; another series is left alone', async () => {
   const engine = await open();
   expect(engine.queries.series()).toEqual([{ id: 'round', title: 'round', calendarId: 'work' }]);
-  expect(engine.queries.sweep({ ...request, eventId: 'visit' })).toEqual([]);
+  expect(
+    engine.queries.sweep({ ...request, query: { ...EVERYTHING, eventIds: ['visit'] } }),
+  ).toEqual([]);
 });

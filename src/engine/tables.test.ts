@@ -2,6 +2,7 @@ import type { OutColumn } from '@/core/files/csv/write';
 import { OUT_COLUMNS } from '@/core/files/csv/write';
 import { INKS } from '@/core/model/inks';
 import type { TypedRecord } from '@/core/model/records';
+import { EVERYTHING } from '@/core/query/eventQuery';
 import { parseDate } from '@/core/time/civil';
 import { calendar, event, opened, zoned } from './testing/opened';
 
@@ -34,7 +35,7 @@ const SEED: TypedRecord[] = [
 
 test('a table says of each date what is so on that date', async () => {
   const engine = await opened(SEED);
-  const file = engine.files.exportTable({ calendarIds: null, period, columns: ALL });
+  const file = engine.files.exportTable({ query: EVERYTHING, period, columns: ALL });
   expect(file.name).toBe('All calendars 2026-11-25 to 2026-12-02');
   expect(file.events).toBe(3);
   expect(file.text.split('\r\n')).toEqual([
@@ -48,12 +49,16 @@ test('a table says of each date what is so on that date', async () => {
 test('a table of some calendars is called by them and holds theirs alone', async () => {
   const engine = await opened(SEED);
   const file = engine.files.exportTable({
-    calendarIds: ['quay'],
+    query: { ...EVERYTHING, calendars: ['quay'] },
     period,
     columns: ['title', 'notes'],
   });
   expect(file.name).toBe('Quay 2026-11-25 to 2026-12-02');
   expect(file.text).toBe('Title,Notes\r\nfair,');
-  const none = engine.files.exportTable({ calendarIds: [], period, columns: ['title'] });
+  const none = engine.files.exportTable({
+    query: { ...EVERYTHING, calendars: [] },
+    period,
+    columns: ['title'],
+  });
   expect(none.text).toBe('Title');
 });

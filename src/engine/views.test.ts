@@ -2,7 +2,7 @@ import { newEvent } from '@/core/model/event';
 import type { CalendarEvent } from '@/core/model/event';
 import { DEFAULT_VIEW, EMPTY_FILTER } from '@/core/model/view';
 import { formatDate, parseDate } from '@/core/time/civil';
-import { ALL_IN_SIGHT } from '@/core/view/sight';
+import { ALL_SHOWN } from '@/core/query/eventQuery';
 import { agendaPage } from './queries/agendaPages';
 import type { Engine } from './engine';
 import { firstSeed } from './firstSeed';
@@ -38,11 +38,11 @@ test('a filter holds back what it does not let through, and says how much', asyn
     event('Call', TODAY, { notes: 'about the lamp' }),
     event('Rope', TODAY),
   ]);
-  const sight = { ...ALL_IN_SIGHT, filter: { ...EMPTY_FILTER, text: 'lamp' } };
-  const seen = engine.queries.occurrences(WEEK, sight);
+  const query = { ...ALL_SHOWN, filter: { ...EMPTY_FILTER, text: 'lamp' } };
+  const seen = engine.queries.occurrences(WEEK, query);
   expect(seen.occurrences.map(({ title }) => title).sort()).toEqual(['Call', 'Lamp']);
   expect(seen.hidden).toBe(1);
-  expect(engine.queries.dayLoads(WEEK, sight)).toMatchObject({
+  expect(engine.queries.dayLoads(WEEK, query)).toMatchObject({
     events: [0, 2, 0, 0, 0, 0, 0],
     hidden: 1,
   });
@@ -58,7 +58,7 @@ test('a window may show other calendars than those that are shown everywhere', a
     edits: [{ type: 'calendar', before: calendar!, after: { ...calendar!, shown: false } }],
   });
   expect(engine.queries.occurrences(WEEK).occurrences).toEqual([]);
-  const own = { ...ALL_IN_SIGHT, calendarIds: ['first'] };
+  const own = { ...ALL_SHOWN, calendars: ['first'] };
   expect(engine.queries.occurrences(WEEK, own).occurrences).toHaveLength(1);
 });
 

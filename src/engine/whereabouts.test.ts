@@ -1,5 +1,5 @@
 import { EMPTY_FILTER } from '@/core/model/view';
-import { ALL_IN_SIGHT } from '@/core/view/sight';
+import { ALL_SHOWN } from '@/core/query/eventQuery';
 import { calendar, event, opened, zoned } from './testing/opened';
 
 const LONDON = 'Europe/London';
@@ -25,8 +25,8 @@ const SEED = [
     end: { kind: 'date', date: '2026-11-28' },
   }),
 ];
-const where = async (id: string, zone = LONDON, sight = ALL_IN_SIGHT) =>
-  (await opened(SEED)).queries.whereabouts(id, zone, sight);
+const where = async (id: string, zone = LONDON, query = ALL_SHOWN) =>
+  (await opened(SEED)).queries.whereabouts(id, zone, query);
 
 test.each([
   ['call', 'call', '2026-11-25T09:00'],
@@ -53,18 +53,18 @@ test.each([
 });
 
 test('it is told what of a sight holds an event back', async () => {
-  const seen = async (id: string, sight = ALL_IN_SIGHT) => {
-    const { isCalendarShown, passesFilter } = (await where(id, LONDON, sight))!;
+  const seen = async (id: string, query = ALL_SHOWN) => {
+    const { isCalendarShown, passesFilter } = (await where(id, LONDON, query))!;
     return { isCalendarShown, passesFilter };
   };
   expect(await seen('note')).toEqual({ isCalendarShown: true, passesFilter: true });
   expect(await seen('call')).toEqual({ isCalendarShown: false, passesFilter: true });
   const filter = { ...EMPTY_FILTER, text: 'lamp' };
-  expect(await seen('note', { ...ALL_IN_SIGHT, filter })).toEqual({
+  expect(await seen('note', { ...ALL_SHOWN, filter })).toEqual({
     isCalendarShown: true,
     passesFilter: false,
   });
-  const here = { ...ALL_IN_SIGHT, calendarIds: ['hidden'] };
+  const here = { ...ALL_SHOWN, calendars: ['hidden'] };
   expect(await seen('call', here)).toEqual({ isCalendarShown: true, passesFilter: true });
   expect(await seen('note', here)).toEqual({ isCalendarShown: false, passesFilter: true });
 });

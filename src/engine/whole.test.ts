@@ -2,6 +2,7 @@ import { EventIndex } from '@/core/agenda/eventIndex';
 import type { CalendarEvent } from '@/core/model/event';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import { SCHEMA_VERSION } from '@/core/model/versions';
+import { EVERYTHING } from '@/core/query/eventQuery';
 import { CHANGES_KEPT, pushChange, EMPTY_HISTORY, TEXT_KEPT } from './change';
 import type { Engine } from './engine';
 import { MemoryStore } from './testing/memoryStore';
@@ -92,7 +93,7 @@ test('names of the language and keys that differ from the id are told, not trust
   expect(engine.queries.setAside().map(({ key, reason }) => `${key}: ${reason}`)).toEqual([
     'event/c: it calls itself “d”, and not as its place is named',
   ]);
-  expect(engine.queries.findEvents('', 9)).toEqual([]);
+  expect(engine.queries.findEvents(EVERYTHING, 9)).toEqual([]);
 });
 
 test('an event whose dates can’t be worked out keeps nobody else out', async () => {
@@ -108,7 +109,7 @@ test('an event whose dates can’t be worked out keeps nobody else out', async (
     return index.call(this, one);
   });
   const engine = await open(store);
-  expect(engine.queries.findEvents('', 9).map(({ id }) => id)).toEqual(['visit']);
+  expect(engine.queries.findEvents(EVERYTHING, 9).map(({ id }) => id)).toEqual(['visit']);
   expect(engine.queries.setAside()).toMatchObject([
     { key: 'event/bad', reason: 'its dates can’t be worked out: too far' },
   ]);
@@ -169,7 +170,7 @@ test('a store that the browser cleared while it was open is written again from w
   await engine.storeEmptied();
   expect(engine.status().notes[0]).toMatch(/^The browser cleared this page’s storage/);
   const again = await open(store);
-  expect(again.queries.findEvents('', 9)).toEqual(engine.queries.findEvents('', 9));
+  expect(again.queries.findEvents(EVERYTHING, 9)).toEqual(engine.queries.findEvents(EVERYTHING, 9));
   expect(again.queries.calendars()).toEqual(engine.queries.calendars());
   expect(again.status().undo).toBeNull();
 });

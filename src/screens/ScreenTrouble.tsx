@@ -1,6 +1,7 @@
 import type { ErrorBoundaryProps } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { EVERYTHING } from '@/core/query/eventQuery';
 import { useEngine } from '@/data/engineContext';
 import { useExports } from '@/data/useExports';
 import { Page } from '@/ui/Page';
@@ -35,7 +36,7 @@ export function ScreenTrouble({ error, retry }: ErrorBoundaryProps) {
         <Button
           mode="outlined"
           disabled={!engine}
-          onPress={() => void calendarFile({ calendarIds: null })}
+          onPress={() => void calendarFile({ query: EVERYTHING })}
         >
           Export all
         </Button>

@@ -3,6 +3,7 @@ import { expandSeries } from '../recurrence/expand';
 import type { Frequency, Rule } from '../recurrence/rule';
 import { DAY, HOUR } from '../time/civil';
 import { instantFromWall } from '../time/zones';
+import { extentOfSeries } from './extent';
 import type { CompiledSeries, PlacedChange } from './series';
 import { dateKeyOf, reachOf } from './series';
 
@@ -87,6 +88,8 @@ export class SeriesDates {
   private readonly reach: number;
   /** Where the first date may lie: an extra one can come before the rule's. */
   private readonly earliest: number;
+  /** Where the last one has ended in any zone, wall ms; Infinity where that is not known without counting. */
+  private readonly latest: number;
   /** Whether its dates around any window may be very many. */
   readonly isMany: boolean;
   /** About what it costs to work out one stretch: in dates, with the work of beginning one. */
@@ -96,13 +99,19 @@ export class SeriesDates {
     this.reach = reachOf(series);
     // An event may have more of them than a call can take.
     this.earliest = series.extra.reduce((least, wall) => Math.min(least, wall), series.start);
+    this.latest = extentOfSeries(series).to * DAY;
     this.isMany = this.reach > FAR || isDense(series, this.reach);
     this.aStretch = BEGINNING + (series.rule ? mostADay(series.rule) * (BLOCK / DAY) : 0);
   }
 
+  /** Whether the series begins later than a window, or has ended before it. */
+  private isBeside({ from, to }: Pick<Around, 'from' | 'to'>): boolean {
+    return this.earliest > to + this.reach || this.latest <= from;
+  }
+
   /** The stretches that dates around a window may lie in. */
   private indexesAround({ from, to }: Pick<Around, 'from' | 'to'>): number[] {
-    const high = to + this.reach;
+    const high = Math.min(to + this.reach, this.latest);
     const indexes: number[] = [];
     for (let index = Math.floor((from - this.reach) / BLOCK); index * BLOCK < high; index++)
       indexes.push(index);
@@ -111,7 +120,7 @@ export class SeriesDates {
 
   /** About how many dates have to be worked out to keep the stretches around a window. */
   costOfKeeping(around: Pick<Around, 'from' | 'to'>): number {
-    if (this.isMany || this.earliest > around.to + this.reach) return 0;
+    if (this.isMany || this.isBeside(around)) return 0;
     const missing = this.indexesAround(around).filter((index) => !this.blocks.has(index));
     return missing.length * this.aStretch;
   }
@@ -121,7 +130,7 @@ export class SeriesDates {
    * too many to show them all.
    */
   visitAround(around: Around, visit: (date: PlacedDate) => void): boolean {
-    if (this.earliest > around.to + this.reach) return false;
+    if (this.isBeside(around)) return false;
     const isWindowOnly = this.isMany || !around.isKept;
     const blocks: PlacedDate[][] = [];
     for (const index of this.indexesAround(around)) {

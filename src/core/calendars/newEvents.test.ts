@@ -6,7 +6,6 @@ import { DEFAULT_SETTINGS } from '../model/others';
 import { nextWorkday } from '../model/workweek';
 import { inkOf, NO_CATEGORY } from '../colour/inkOf';
 import { parseDate } from '../time/civil';
-import { findEvents } from './find';
 import { calendarDefaults, inCalendarZone } from './newEvents';
 import { minutesOf, withMinutes } from './reminders';
 
@@ -79,21 +78,4 @@ test('the next working day skips the weekend and days off', () => {
   expect(nextWorkday(friday, shut)).toBe(parseDate('2026-12-01'));
   const never = { ...workweek, days: workweek.days.map((day) => ({ ...day, hours: null })) };
   expect(nextWorkday(friday, never)).toBe(parseDate('2026-11-28'));
-});
-
-test('events are found by all words of a text, the latest first', () => {
-  const events = [
-    timed('2026-11-24T09:00:00', '2026-11-24T10:00:00', { id: 'old', title: 'Lamp check' }),
-    timed('2026-12-24T09:00:00', '2026-12-24T10:00:00', { id: 'new', notes: 'check LAMP 4' }),
-    timed('2026-12-24T09:00:00', '2026-12-24T10:00:00', {
-      id: 'off',
-      title: 'Lamp check',
-      removedAt: 1,
-    }),
-  ];
-  const find = (text: string, most = 9) =>
-    findEvents(events, new Set(['c']), { text, most }).map(({ id }) => id);
-  expect(find('check lamp')).toEqual(['new', 'old']);
-  expect(find('lamp', 1)).toEqual(['new']);
-  expect(find('wick')).toEqual([]);
 });

@@ -4,9 +4,9 @@ import type { Filter, Lens } from '../model/view';
 import { DEFAULT_VIEW, EMPTY_FILTER } from '../model/view';
 import { at, timed, TODAY, wholeDays } from '../testing/occurrences';
 import { formatDate, parseDate } from '../time/civil';
+import { partsSet, passes } from '../query/eventQuery';
 import { dayOfLens, isChanged, lensOf, movedLens } from './lenses';
 import { shadeOf } from './shades';
-import { partsSet, passes } from './sight';
 import { typedDay } from './typedDate';
 
 const event = (fields: Partial<CalendarEvent> = {}) =>
@@ -46,9 +46,9 @@ test.each<[Partial<Filter>, boolean]>([
 });
 
 test('what is past is hidden once it has ended', () => {
-  const sight = { filter: { ...EMPTY_FILTER, isPastHidden: true }, now: lamp.endMs };
-  expect(passes(lamp, event(), sight)).toBe(false);
-  expect(passes(lamp, event(), { ...sight, now: lamp.endMs - 1 })).toBe(true);
+  const query = { filter: { ...EMPTY_FILTER, isPastHidden: true }, now: lamp.endMs };
+  expect(passes(lamp, event(), query)).toBe(false);
+  expect(passes(lamp, event(), { ...query, now: lamp.endMs - 1 })).toBe(true);
 });
 
 test('kinds look at the event where the date does not say it', () => {

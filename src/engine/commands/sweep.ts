@@ -1,17 +1,20 @@
-import type { EventIndex } from '@/core/agenda/eventIndex';
 import { effective, findSweep, planSweep, SWEEP_REACH, sweepEvents } from '@/core/tidy/sweep';
 import type { SweepAction, SweepStep } from '@/core/tidy/sweep';
 import type { Workweek } from '@/core/model/others';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import { DAY } from '@/core/time/civil';
 import { count } from '@/core/time/words';
+import type { EventQuery } from '@/core/query/eventQuery';
+import { EVERYTHING } from '@/core/query/eventQuery';
+import type { Asked } from '../queries/asked';
+import { askDates } from '../queries/asked';
 import { eventEdit } from './events';
-import type { Planner, Records } from './plan';
+import type { Planner } from './plan';
 
 /** What is to be swept, and how. */
 export interface SweepRequest {
-  /** One series, or all (null). */
-  eventId: string | null;
+  /** The dates of series that are meant. */
+  query: EventQuery;
   /** Calendars whose events are in the way. */
   blockerIds: string[];
   /** Day numbers; the last is excluded. */
@@ -25,7 +28,7 @@ export interface SweepRequest {
 }
 
 interface SweepSetting {
-  index: EventIndex;
+  asked: Asked;
   /** Calendars whose events can be changed. */
   ownIds: ReadonlySet<string>;
   workweek: Workweek;
@@ -33,28 +36,28 @@ interface SweepSetting {
 
 /** The dates that a request finds, with what becomes of each. */
 export function planned(request: SweepRequest, setting: SweepSetting): SweepStep[] {
-  const { eventId, fromDay, toDay, zone, action, chosen } = request;
+  const { fromDay, toDay, zone, action, chosen } = request;
   const blockerIds = new Set(request.blockerIds);
-  const { occurrences } = setting.index.query(
-    { fromDay: fromDay - SWEEP_REACH, toDay: toDay + SWEEP_REACH, zone },
-    null,
-  );
+  const window = { fromDay: fromDay - SWEEP_REACH, toDay: toDay + SWEEP_REACH, zone };
+  const { occurrences } = askDates(setting.asked, EVERYTHING, window);
+  const meant = askDates(setting.asked, request.query, window).occurrences;
+  const meantIds = new Set(meant.map(({ id }) => id));
   const inDays = (o: { start: number }) => o.start >= fromDay * DAY && o.start < toDay * DAY;
   const items = findSweep(
     occurrences,
     blockerIds,
-    (o) =>
-      inDays(o) && setting.ownIds.has(o.calendarId) && (eventId === null || o.eventId === eventId),
+    (o) => inDays(o) && setting.ownIds.has(o.calendarId) && meantIds.has(o.id),
   );
   const surroundings = { occurrences, blockerIds, workweek: setting.workweek };
   return planSweep(items, ({ date }) => chosen[date.id] ?? action, surroundings);
 }
 
 /** What a sweep looks at, as things are. */
-export function sweepSetting(records: Records, index: EventIndex): SweepSetting {
+export function sweepSetting(asked: Asked): SweepSetting {
+  const { records } = asked;
   const own = records.all('calendar').filter((c) => c.kind === 'own' && c.removedAt === undefined);
   const { workweek } = records.get('settings', 'mine') ?? DEFAULT_SETTINGS;
-  return { index, ownIds: new Set(own.map(({ id }) => id)), workweek };
+  return { asked, ownIds: new Set(own.map(({ id }) => id)), workweek };
 }
 
 /** Takes the dates of series that fall on other calendars' events out of their way. */
@@ -62,7 +65,7 @@ export const sweepSeries: Planner<{ request: SweepRequest }> = (
   { records, index, now },
   { request },
 ) => {
-  const steps = planned(request, sweepSetting(records, index));
+  const steps = planned(request, sweepSetting({ records, index }));
   const edits = sweepEvents(steps, (id) => records.get('event', id) ?? null, request.zone, now);
   if (!edits.length) return null;
   const done = effective(steps);

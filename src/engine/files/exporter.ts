@@ -1,27 +1,21 @@
 import { minutesWithin } from '@/core/agenda/table';
-import type { EventIndex } from '@/core/agenda/eventIndex';
+import type { Window } from '@/core/agenda/occurrence';
 import type { OutColumn, OutRow } from '@/core/files/csv/write';
 import { writeTable } from '@/core/files/csv/write';
 import { writeCalendarFile } from '@/core/files/ics/writeFile';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
+import type { EventQuery } from '@/core/query/eventQuery';
+import { partsSet } from '@/core/query/eventQuery';
 import { formatDate } from '@/core/time/civil';
+import type { Asked } from '../queries/asked';
+import { askDates, askedCalendars, askEvents } from '../queries/asked';
 import type { FileStore } from '../storage/fileStore';
-import type { Repository } from '../repository';
 
-/** Days, by number; the last is excluded. */
-export interface Period {
-  fromDay: number;
-  toDay: number;
-  zone: string;
-}
-
-/** What is to go out: all of some calendars, some events, what happens in a period; each narrows. */
+/** What is to go out: the events that a query means, in a period or of all time. */
 export interface ExportRequest {
-  /** Null for all. */
-  calendarIds: string[] | null;
-  eventIds?: string[];
-  period?: Period;
+  query: EventQuery;
+  period?: Window;
   /** Attached files go along: inside up to a size, larger ones beside it. */
   withFiles?: boolean;
 }
@@ -42,29 +36,25 @@ export interface ExportedFile {
 
 type Attachment = CalendarEvent['attachments'][number];
 
-const inPeriod = (index: EventIndex, period: Period): Set<string> =>
-  new Set(index.query(period, null).occurrences.map(({ eventId }) => eventId));
-
 function nameOf(
   calendars: readonly Calendar[],
   events: readonly CalendarEvent[],
-  { eventIds, period }: ExportRequest,
+  { query: { eventIds, filter }, period }: ExportRequest,
 ): string {
   if (eventIds?.length === 1)
     return events[0]?.title.trim().replaceAll(/[\\/:*?"<>|]/g, ' ') || 'Event';
-  const what = eventIds
-    ? 'Chosen events'
-    : calendars.length === 1
-      ? calendars[0]!.name
-      : 'All calendars';
+  const what =
+    (eventIds ?? partsSet(filter))
+      ? 'Chosen events'
+      : calendars.length === 1
+        ? calendars[0]!.name
+        : 'All calendars';
   if (!period) return what;
   return `${what} ${formatDate(period.fromDay)} to ${formatDate(period.toDay - 1)}`;
 }
 
 /** Where what goes out is taken from. */
-interface Sources {
-  records: Pick<Repository, 'get' | 'all'>;
-  index: EventIndex;
+interface Sources extends Asked {
   /** Those that there are. */
   calendars: readonly Calendar[];
   files: Pick<FileStore, 'get'>;
@@ -88,23 +78,12 @@ export async function exportCalendarFile(
   { records, index, calendars, files }: Sources,
   request: ExportRequest,
 ): Promise<ExportedFile> {
-  const chosen = calendars.filter(
-    ({ id }) => request.calendarIds === null || request.calendarIds.includes(id),
-  );
-  const ids = new Set(chosen.map(({ id }) => id));
-  const only = request.eventIds && new Set(request.eventIds);
-  const during = request.period && inPeriod(index, request.period);
-  const events = records
-    .all('event')
-    .filter(
-      ({ id, calendarId, removedAt }) =>
-        removedAt === undefined &&
-        ids.has(calendarId) &&
-        (!only || only.has(id)) &&
-        (!during || during.has(id)),
-    );
+  const { query, period } = request;
+  const ids = askedCalendars(records, query);
+  const chosen = calendars.filter(({ id }) => ids.has(id));
+  const events = askEvents({ records, index }, query, period ?? null);
   // Tasks and what came with a file belong to whole calendars.
-  const isWhole = !only && !during;
+  const isWhole = !query.eventIds && !period && partsSet(query.filter) === 0;
   const tasks = records
     .all('task')
     .filter(
@@ -130,22 +109,23 @@ export async function exportCalendarFile(
   };
 }
 
-/** Which columns of what happens in a period, on which calendars (null for all). */
+/** Which columns of what a query means in a period. */
 export interface TableRequest {
-  calendarIds: string[] | null;
-  period: Period;
+  query: EventQuery;
+  period: Window;
   columns: OutColumn[];
 }
 
 /** A table file of a period: one line a date, in order of time. */
 export function exportTable(
   { records, index, calendars }: Omit<Sources, 'files'>,
-  { calendarIds, period, columns }: TableRequest,
+  { query, period, columns }: TableRequest,
 ): ExportedFile {
-  const chosen = calendars.filter(({ id }) => calendarIds === null || calendarIds.includes(id));
+  const ids = askedCalendars(records, query);
+  const chosen = calendars.filter(({ id }) => ids.has(id));
   const names = new Map(chosen.map(({ id, name }) => [id, name]));
   const categories = new Map(records.all('category').map(({ id, name }) => [id, name]));
-  const { occurrences } = index.query(period, new Set(names.keys()));
+  const { occurrences } = askDates({ records, index }, query, period);
   const rows = occurrences.flatMap((occurrence): OutRow[] => {
     const event = records.get('event', occurrence.eventId);
     if (!event) return [];
@@ -159,6 +139,6 @@ export function exportTable(
       },
     ];
   });
-  const name = nameOf(chosen, [], { calendarIds, period });
+  const name = nameOf(chosen, [], { query, period });
   return { name, text: writeTable(rows, columns), events: rows.length, filesLeft: [], beside: [] };
 }

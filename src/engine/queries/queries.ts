@@ -2,10 +2,10 @@ import { bookedMinutes } from '@/core/agenda/booked';
 import type { DayLoads } from '@/core/agenda/dayLoads';
 import { dayLoads } from '@/core/agenda/dayLoads';
 import type { EventIndex } from '@/core/agenda/eventIndex';
-import type { Occurrence, Window } from '@/core/agenda/occurrence';
-import { findEvents } from '@/core/calendars/find';
+import type { Window } from '@/core/agenda/occurrence';
 import type { ForeseenDate } from '@/core/editing/foresight';
 import type { Calendar } from '@/core/model/calendar';
+import { wallOf } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { durationOf, isSeries, isWholeDay } from '@/core/model/event';
 import { inOrder } from '@/core/model/order';
@@ -16,8 +16,8 @@ import type { SweepStep } from '@/core/tidy/sweep';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
 import type { ZoneEntry } from '@/core/time/zoneNames';
 import { describeZone, zonesToChoose } from '@/core/time/zoneNames';
-import type { Sight } from '@/core/view/sight';
-import { ALL_IN_SIGHT, partsSet, passes } from '@/core/view/sight';
+import type { EventQuery } from '@/core/query/eventQuery';
+import { ALL_SHOWN } from '@/core/query/eventQuery';
 import type { SetAside } from '../asides';
 import type { MergePreview } from '../commands/calendars';
 import { mergePreview } from '../commands/calendars';
@@ -27,20 +27,15 @@ import type { AttachmentRow, AttachmentStore } from '../files/attachmentStore';
 import type { Repository } from '../repository';
 import type { AgendaPage, AgendaRequest } from './agendaPages';
 import { agendaPage } from './agendaPages';
+import type { Seen } from './asked';
+import { askDates, askedCalendars, askEvents } from './asked';
 import { foresight } from './foresight';
 import type { RemovedCalendar } from './removed';
 import { removedCalendars, removedEvents } from './removed';
 import type { SpaceOfKind } from './space';
 import { space } from './space';
 import type { Whereabouts } from './whereabouts';
-import { locate, partsOfId, sighted } from './whereabouts';
-
-/** What a window shows, and how many dates a filter holds back. */
-export interface Seen {
-  occurrences: Occurrence[];
-  cut: string[];
-  hidden: number;
-}
+import { locate, partsOfId, seenBy } from './whereabouts';
 
 /** What an event had that was called the same; `minutes` null when it lasted whole days. */
 export interface LastLike {
@@ -71,31 +66,24 @@ export class Queries {
     return this.records.get('settings', 'mine') ?? DEFAULT_SETTINGS;
   }
 
-  private shown(): Set<string> {
-    return new Set(this.calendars().flatMap((calendar) => (calendar.shown ? [calendar.id] : [])));
+  private get asked() {
+    return { records: this.records, index: this.index };
   }
 
   /** What happens in a window, as far as it is in sight, in order of start; how much is not. */
-  occurrences(window: Window, sight: Sight = ALL_IN_SIGHT): Seen {
-    const { calendarIds } = sight;
-    const found = this.index.query(window, calendarIds ? new Set(calendarIds) : this.shown());
-    if (partsSet(sight.filter) === 0) return { ...found, hidden: 0 };
-    const occurrences = found.occurrences.filter((o) => {
-      const event = this.event(o.eventId);
-      return event !== null && passes(o, event, sight);
-    });
-    return { ...found, occurrences, hidden: found.occurrences.length - occurrences.length };
+  occurrences(window: Window, query: EventQuery = ALL_SHOWN): Seen {
+    return askDates(this.asked, query, window);
   }
 
   /** How booked each day of a window is by what is in sight. */
-  dayLoads(window: Window, sight: Sight = ALL_IN_SIGHT): DayLoads & Pick<Seen, 'hidden'> {
-    const { occurrences, hidden } = this.occurrences(window, sight);
+  dayLoads(window: Window, query: EventQuery = ALL_SHOWN): DayLoads & Pick<Seen, 'hidden'> {
+    const { occurrences, hidden } = this.occurrences(window, query);
     return { ...dayLoads(occurrences, window.fromDay, window.toDay, window.zone), hidden };
   }
 
   /** What happens from a day on or back, as far as it is in sight. */
-  agendaPage(request: AgendaRequest, sight: Sight = ALL_IN_SIGHT): AgendaPage {
-    return agendaPage(request, (window) => this.occurrences(window, sight));
+  agendaPage(request: AgendaRequest, query: EventQuery = ALL_SHOWN): AgendaPage {
+    return agendaPage(request, (window) => this.occurrences(window, query));
   }
 
   lenses(): Lens[] {
@@ -103,9 +91,9 @@ export class Queries {
   }
 
   /** Booked minutes of each of `weeks` weeks from a day on, by what is in sight. */
-  weeklyLoad(fromDay: number, weeks: number, zone: string, sight = ALL_IN_SIGHT): number[] {
+  weeklyLoad(fromDay: number, weeks: number, zone: string, query = ALL_SHOWN): number[] {
     const toDay = fromDay + weeks * DAYS_A_WEEK;
-    const { occurrences } = this.occurrences({ fromDay, toDay, zone }, sight);
+    const { occurrences } = this.occurrences({ fromDay, toDay, zone }, query);
     const byDay = bookedMinutes(occurrences, fromDay, toDay, zone);
     return Array.from({ length: weeks }, (_, week) =>
       byDay.slice(week * DAYS_A_WEEK, (week + 1) * DAYS_A_WEEK).reduce((sum, m) => sum + m, 0),
@@ -120,12 +108,12 @@ export class Queries {
    * Where the date that an occurrence's id (or an event's, for its first date) names is now, and
    * whether a sight shows it; null when it is not there any more.
    */
-  whereabouts(id: string, zone: string, sight: Sight = ALL_IN_SIGHT): Whereabouts | null {
+  whereabouts(id: string, zone: string, query: EventQuery = ALL_SHOWN): Whereabouts | null {
     const { eventId, dateKey } = partsOfId(id);
     const event = this.event(eventId);
     if (!event || event.removedAt !== undefined) return null;
     const occurrence = locate(this.index, event, dateKey, zone);
-    return occurrence && sighted(occurrence, event, sight, this.shown());
+    return occurrence && seenBy(this.records, occurrence, event, query);
   }
 
   /** The next dates of an event, stored or not, with what each would meet. `now` is epoch ms. */
@@ -136,7 +124,7 @@ export class Queries {
     const { workweek } = this.settings();
     return foresight(event, {
       index: this.index,
-      shown: this.shown(),
+      shown: askedCalendars(this.records, ALL_SHOWN),
       closures,
       workweek,
       now,
@@ -152,12 +140,12 @@ export class Queries {
 
   /** The dates of series that fall on the chosen calendars’ events, with what becomes of each. */
   sweep(request: SweepRequest): SweepStep[] {
-    return planned(request, sweepSetting(this.records, this.index));
+    return planned(request, sweepSetting(this.asked));
   }
 
   /** Series on the person's own calendars, in order of title. */
   series(): { id: string; title: string; calendarId: string }[] {
-    const { ownIds } = sweepSetting(this.records, this.index);
+    const { ownIds } = sweepSetting(this.asked);
     return this.records
       .all('event')
       .filter((e) => e.removedAt === undefined && isSeries(e) && ownIds.has(e.calendarId))
@@ -191,12 +179,11 @@ export class Queries {
     return counts;
   }
 
-  /** Events whose title, place or notes hold all words of a text, the newest start first; at most `most`. */
-  findEvents(text: string, most: number): CalendarEvent[] {
-    return findEvents(this.records.all('event'), new Set(this.calendars().map(({ id }) => id)), {
-      text,
-      most,
-    });
+  /** The events of all time that a query means, the latest start first; at most `most`. */
+  findEvents(query: EventQuery, most: number): CalendarEvent[] {
+    return askEvents(this.asked, query, null)
+      .sort((a, b) => wallOf(b.start) - wallOf(a.start))
+      .slice(0, most);
   }
 
   /** Days of closures that have a name, from a day (day number) on for a year. */

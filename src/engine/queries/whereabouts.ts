@@ -3,10 +3,12 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import { wallOf } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { dayOfWall, parseLocal } from '@/core/time/civil';
-import type { Sight } from '@/core/view/sight';
-import { passes } from '@/core/view/sight';
+import type { EventQuery } from '@/core/query/eventQuery';
+import { passes } from '@/core/query/eventQuery';
+import type { Repository } from '../repository';
+import { askedCalendars } from './asked';
 
-/** Where an event is, and what of a sheet's sight would hold it back. */
+/** Where an event is, and what of a sheet's query would hold it back. */
 export interface Whereabouts {
   occurrence: Occurrence;
   isCalendarShown: boolean;
@@ -56,17 +58,16 @@ export function locate(
   );
 }
 
-/** Whether a sight lets an occurrence through; `shown` are the calendars that are shown everywhere. */
-export function sighted(
+/** Whether a sheet that asks by a query shows an occurrence. */
+export function seenBy(
+  records: Pick<Repository, 'all'>,
   occurrence: Occurrence,
   event: CalendarEvent,
-  sight: Sight,
-  shown: ReadonlySet<string>,
+  query: EventQuery,
 ): Whereabouts {
-  const { calendarId } = occurrence;
   return {
     occurrence,
-    isCalendarShown: sight.calendarIds?.includes(calendarId) ?? shown.has(calendarId),
-    passesFilter: passes(occurrence, event, sight),
+    isCalendarShown: askedCalendars(records, query).has(occurrence.calendarId),
+    passesFilter: passes(occurrence, event, query),
   };
 }

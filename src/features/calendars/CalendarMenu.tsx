@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { canShowAsBefore } from '@/core/calendars/showing';
 import type { Calendar } from '@/core/model/calendar';
+import { EVERYTHING } from '@/core/query/eventQuery';
 import { useDo } from '@/data/commands';
 import { usePreferences } from '@/data/preferences';
 import { useExports } from '@/data/useExports';
@@ -40,7 +41,7 @@ export function CalendarMenu({ calendar, calendars, onOnlyHere, onClose }: Props
   const [open, setOpen] = useState<'edit' | 'merge' | 'feed' | null>(null);
   const { id, name, kind, feed } = calendar;
 
-  const exportIt = () => exports.calendarFile({ calendarIds: [id] });
+  const exportIt = () => exports.calendarFile({ query: { ...EVERYTHING, calendars: [id] } });
 
   if (open === 'edit') return <CalendarDialog {...{ calendar, calendars, onClose }} />;
   if (open === 'merge') return <MergeDialog {...{ calendar, calendars, onClose }} />;

@@ -7,6 +7,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import { dayOfWall } from '@/core/time/civil';
 import { titleOf } from '@/core/model/titleOf';
+import { EVERYTHING } from '@/core/query/eventQuery';
 import { useDo } from '@/data/commands';
 import type { SetField } from '@/engine/commands/events';
 import { useCategories, useEvent } from '@/data/queries';
@@ -77,7 +78,7 @@ export function EventMenu(props: Props) {
     }
   };
 
-  const exportIt = () => exports.calendarFile({ calendarIds: null, eventIds: [o.eventId] });
+  const exportIt = () => exports.calendarFile({ query: { ...EVERYTHING, eventIds: [o.eventId] } });
 
   if (part) {
     return (

@@ -4,9 +4,12 @@ import { Button, Text } from 'react-native-paper';
 import type { OutColumn } from '@/core/files/csv/write';
 import { OUT_COLUMNS } from '@/core/files/csv/write';
 import type { Calendar } from '@/core/model/calendar';
+import { EMPTY_FILTER } from '@/core/model/view';
+import type { EventQuery } from '@/core/query/eventQuery';
+import { partsSet } from '@/core/query/eventQuery';
 import { civilDate, dayNumber } from '@/core/time/civil';
 import { useEngine } from '@/data/engineContext';
-import { lastInSight } from '@/data/inSight';
+import { lastSheetShown } from '@/data/sheetShown';
 import { usePreferences } from '@/data/preferences';
 import { useExports } from '@/data/useExports';
 import type { EngineStatus } from '@/engine/engine';
@@ -30,9 +33,17 @@ const COLUMNS = (Object.keys(OUT_COLUMNS) as OutColumn[]).map((value) => ({
   label: OUT_COLUMNS[value],
 }));
 
+const UNFILTERED = { filter: EMPTY_FILTER, now: 0 };
+
+/** What the sheet's filter lets through, where one was set when it was shown last. */
+function lastFilter(): Pick<EventQuery, 'filter' | 'now'> | null {
+  const last = lastSheetShown()?.query;
+  return last && partsSet(last.filter) > 0 ? { filter: last.filter, now: last.now } : null;
+}
+
 /** The days that the sheet showed last; before it showed any, this year. The last is included. */
 function daysToBegin(today: number): { from: number; to: number } {
-  const last = lastInSight();
+  const last = lastSheetShown();
   if (last) return { from: last.fromDay, to: last.toDay - 1 };
   const { year } = civilDate(today);
   return { from: dayNumber(year, 1, 1), to: dayNumber(year, 12, 31) };
@@ -58,6 +69,8 @@ export function ExportDialog({ calendars, today, onClose }: Props) {
   const [eventIds, setEventIds] = useState<string[]>([]);
   const [columns, setColumns] = useState(() => COLUMNS.map(({ value }) => value));
   const [withFiles, setWithFiles] = useState(false);
+  const [filtered] = useState(lastFilter);
+  const [isFiltered, setFiltered] = useState(false);
   const { status } = useEngine();
   const missing = sayMissing(status);
   const isTable = kind === 'csv';
@@ -70,17 +83,20 @@ export function ExportDialog({ calendars, today, onClose }: Props) {
     (!isChosen || eventIds.length > 0);
 
   async function exportIt() {
-    const calendarIds = ids.length === calendars.length ? null : ids;
+    const query: EventQuery = {
+      calendars: ids.length === calendars.length ? 'all' : ids,
+      eventIds: isChosen ? eventIds : null,
+      ...(isFiltered && filtered && !isChosen ? filtered : UNFILTERED),
+    };
     const period = { fromDay: days.from, toDay: days.to + 1, zone };
     // In their usual order, whatever the order of the presses.
     const inOrder = COLUMNS.flatMap(({ value }) => (columns.includes(value) ? [value] : []));
     const isDone = isTable
-      ? await exports.table({ calendarIds, period, columns: inOrder })
+      ? await exports.table({ query, period, columns: inOrder })
       : await exports.calendarFile({
-          calendarIds,
+          query,
           withFiles,
           ...(hasPeriod && { period }),
-          ...(isChosen && { eventIds }),
         });
     if (isDone) onClose();
   }
@@ -163,6 +179,13 @@ export function ExportDialog({ calendars, today, onClose }: Props) {
               {...day}
             />
           </View>
+        )}
+        {filtered && !isChosen && (
+          <Check
+            label="Only what the filter of the sheet lets through"
+            isOn={isFiltered}
+            onChange={setFiltered}
+          />
         )}
         {!isTable && (
           <Check

@@ -49,7 +49,7 @@ function GoToDate() {
       day={place.day}
       today={today}
       range={place.range}
-      sight={content.sight}
+      query={content.query}
       preferences={preferences}
       onClose={close}
       onGo={(day) => {

@@ -4,7 +4,7 @@ import type { View as NativeView } from 'react-native';
 import { calendarForNew } from '@/core/calendars/showing';
 import { dayOfWall } from '@/core/time/civil';
 import { showsSingleDays } from '@/core/view/forms';
-import { useTellInSight } from '@/data/inSight';
+import { useTellSheetShown } from '@/data/sheetShown';
 import { useMessages } from '@/data/messages';
 import { useWallNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
@@ -92,7 +92,7 @@ function usePlanModel(state: PlanState, dispatch: Dispatch<PlanAction>) {
       else dispatch({ do: 'leaveDetails' });
     },
   });
-  useTellInSight(range, content.sight, clock);
+  useTellSheetShown(range, content.query, clock);
 
   const selected = selectedIn(panel);
   return {

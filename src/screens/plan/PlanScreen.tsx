@@ -50,7 +50,7 @@ function PlanFrame() {
           weekStart={weekStart}
           weeksShown={Math.ceil((range.to - weekStart) / DAYS_A_WEEK)}
           zone={preferences.clock}
-          sight={content.sight}
+          query={content.query}
           wording={preferences.wording}
           onGo={place.goTo}
         />

@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { officeWeek, weekdayOf } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayHours } from '@/core/time/words';
-import type { Sight } from '@/core/view/sight';
+import type { EventQuery } from '@/core/query/eventQuery';
 import { useWeeklyLoad } from '@/data/queries';
 import { usePalette } from '@/ui/theme/theme';
 import { RulerWeek } from './RulerWeek';
@@ -19,7 +19,7 @@ interface Props {
   weekStart: number;
   weeksShown: number;
   zone: string;
-  sight: Sight;
+  query: EventQuery;
   wording: Wording;
   onGo(weekStart: number): void;
 }
@@ -32,7 +32,7 @@ function placeAmong(nth: number, weeksShown: number) {
 }
 
 /** A strip of weeks, each as tall as it is booked. A press or a drag along it travels in time. */
-export function Ruler({ weekStart, weeksShown, zone, sight, wording, onGo }: Props) {
+export function Ruler({ weekStart, weeksShown, zone, query, wording, onGo }: Props) {
   const palette = usePalette();
   const [width, setWidth] = useState(0);
   const weeks = Math.max(4, Math.floor(width / WEEK_ROOM));
@@ -42,7 +42,7 @@ export function Ruler({ weekStart, weeksShown, zone, sight, wording, onGo }: Pro
   const offset = (weekStart - origin) / DAYS;
   if (offset < -behind || offset > weeks - behind - 2) setOrigin(weekStart);
   const from = origin - behind * DAYS;
-  const { data: load = [] } = useWeeklyLoad(from, weeks, zone, sight);
+  const { data: load = [] } = useWeeklyLoad(from, weeks, zone, query);
   const most = Math.max(1, ...load);
   const week = width / weeks;
 

@@ -13,7 +13,7 @@ import type { SheetPlace } from './useSheetPlace';
 
 interface Setting {
   place: SheetPlace;
-  content: Pick<SheetContent, 'sight' | 'shown'>;
+  content: Pick<SheetContent, 'query' | 'shown'>;
   /** As they are shown everywhere. */
   calendars: readonly Calendar[];
   clock: string;
@@ -50,7 +50,7 @@ export function useReveal(setting: Setting): (id: string, uncovers: boolean) => 
       return;
     }
     const { place, content, calendars, clock, setPanel } = setting;
-    const found = await engine.queries.whereabouts(id, clock, content.sight);
+    const found = await engine.queries.whereabouts(id, clock, content.query);
     if (!found) {
       say('That event is not here any more. What was removed waits in Removed.');
       return;

@@ -9,7 +9,7 @@ import { tracksOf } from '@/core/layout/tracks';
 import type { Calendar } from '@/core/model/calendar';
 import type { View } from '@/core/model/view';
 import { MINUTE } from '@/core/time/civil';
-import type { Sight } from '@/core/view/sight';
+import type { EventQuery } from '@/core/query/eventQuery';
 import { useNow } from '@/data/now';
 import { sayDay, sayHours, sayHoursTight } from '@/core/time/words';
 import { rangeOf, turned, wholeWeeks } from '@/core/view/spans';
@@ -70,10 +70,13 @@ function useBookedOn(
 const PAST_STEP = 15 * MINUTE;
 
 /** What the sheet lets through. */
-function useSight({ calendarIds, filter }: View): Sight {
+function useSheetQuery({ calendarIds, filter }: View): EventQuery {
   const now = useNow();
   const until = filter.isPastHidden ? Math.floor(now / PAST_STEP) * PAST_STEP : 0;
-  return useMemo(() => ({ calendarIds, filter, now: until }), [calendarIds, filter, until]);
+  return useMemo(
+    () => ({ calendars: calendarIds ?? 'shown', eventIds: null, filter, now: until }),
+    [calendarIds, filter, until],
+  );
 }
 
 /** What each row or column stands for; past five columns calendars stand in rows. */
@@ -95,7 +98,7 @@ export function useSheetContent(
   { today, calendars }: { today: number; calendars: readonly Calendar[] },
 ) {
   const { view, day, range, drawn, setting, seenDay } = place;
-  const sight = useSight(view);
+  const query = useSheetQuery(view);
   const { tracks, form } = useTracks(place, calendars);
   const { clock, wording, settings } = preferences;
   const { store } = useEngine();
@@ -108,11 +111,11 @@ export function useSheetContent(
   const window = { fromDay: drawn.from, toDay: drawn.to, zone: clock };
   const isAgenda = needs === 'pages';
   const isSingle = !isLoads && !isAgenda;
-  const { data, isPlaceholderData, dataUpdatedAt } = useOccurrences(window, sight, isSingle);
+  const { data, isPlaceholderData, dataUpdatedAt } = useOccurrences(window, query, isSingle);
   const agendaDay = today >= range.from && today < range.to ? today : range.from;
-  const agenda = useAgenda(agendaDay, clock, sight, isAgenda);
-  usePrefetchAround(windowsNext(place, clock), sight, isPlaceholderData ? 0 : dataUpdatedAt);
-  const { data: loads } = useDayLoads(window, sight, isLoads);
+  const agenda = useAgenda(agendaDay, clock, query, isAgenda);
+  usePrefetchAround(windowsNext(place, clock), query, isPlaceholderData ? 0 : dataUpdatedAt);
+  const { data: loads } = useDayLoads(window, query, isLoads);
   const found = (isSingle && data?.occurrences) || NONE;
   const { drawn: occurrences, tooMany } = useMemo(
     () => (needs === 'all' ? { drawn: found, tooMany: 0 } : drawable(found, drawn.from)),
@@ -161,7 +164,7 @@ export function useSheetContent(
       ? `${sayHours(total)} booked${leavesOut ? ' in what is shown' : ''}`
       : `${sayHoursTight(total)}${leavesOut ? ' shown' : ''}`;
   return {
-    sight,
+    query,
     form,
     tracks,
     agendaDay,

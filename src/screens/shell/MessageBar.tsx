@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text, useTheme } from 'react-native-paper';
 import { useHistory } from '@/data/history';
 import { useAskSheet } from '@/data/asked';
-import { useInSight } from '@/data/inSight';
+import { useSheetShown } from '@/data/sheetShown';
 import type { Message, Offer } from '@/data/messages';
 import { useMessages } from '@/data/messages';
 import { useCalendars, useWhereabouts } from '@/data/queries';
@@ -15,7 +15,7 @@ const STAYS = 8000;
 
 /** Whether what a message is about can be seen as things are; and if not, why. */
 function useSeen(about: string | null): { isSeen: boolean; why: string } {
-  const inSight = useInSight();
+  const inSight = useSheetShown();
   const calendars = useCalendars();
   const { data: found } = useWhereabouts(about, inSight);
   if (!found) return { isSeen: true, why: '' };

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, ProgressBar, Text } from 'react-native-paper';
+import { EVERYTHING } from '@/core/query/eventQuery';
 import { useEngine } from '@/data/engineContext';
 import { count } from '@/core/time/words';
 import { useExports } from '@/data/useExports';
@@ -27,7 +28,7 @@ export function Notices() {
   const [closed, setClosed] = useState(0);
 
   const { calendarFile } = useExports();
-  const exportAll = () => void calendarFile({ calendarIds: null });
+  const exportAll = () => void calendarFile({ query: EVERYTHING });
 
   if (failure) {
     return (

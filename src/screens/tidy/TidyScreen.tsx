@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Calendar } from '@/core/model/calendar';
+import { EVERYTHING } from '@/core/query/eventQuery';
 import type { SweepAction } from '@/core/tidy/sweep';
 import { effective } from '@/core/tidy/sweep';
 import { civilDate, dayNumber, dayOfWall } from '@/core/time/civil';
@@ -53,7 +54,7 @@ function Sweep({ first }: { first: string | null }) {
   const [action, setAction] = useState<SweepAction>('next');
   const [chosen, setChosen] = useState<Record<string, SweepAction>>({});
   const request = {
-    eventId,
+    query: { ...EVERYTHING, eventIds: eventId === null ? null : [eventId] },
     blockerIds: blockers.ids,
     fromDay: days.from,
     toDay: days.to + 1,

@@ -3,7 +3,7 @@ import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { civilDate, dayNumber } from '@/core/time/civil';
 import { isMonthFirst, LONG_DAY, sayDay } from '@/core/time/words';
-import type { Sight } from '@/core/view/sight';
+import type { EventQuery } from '@/core/query/eventQuery';
 import { typedDay } from '@/core/view/typedDate';
 import type { Preferences } from '@/data/preferences';
 import { useDayLoads } from '@/data/queries';
@@ -18,7 +18,7 @@ interface Props {
   today: number;
   /** The days shown now. */
   range: { from: number; to: number };
-  sight: Sight;
+  query: EventQuery;
   preferences: Preferences;
   onGo(day: number): void;
   onClose(): void;
@@ -36,7 +36,7 @@ function monthAfter(day: number, months: number): number {
 }
 
 /** Going to a date: typed, or picked from one to three months that mark what is shown and booked. */
-export function DateDialog({ day, today, range, sight, preferences, onGo, onClose }: Props) {
+export function DateDialog({ day, today, range, query, preferences, onGo, onClose }: Props) {
   const { clock, wording, firstWeekday } = preferences;
   const { width } = useWindowDimensions();
   const { dim, brick } = usePalette();
@@ -46,7 +46,7 @@ export function DateDialog({ day, today, range, sight, preferences, onGo, onClos
   const [text, setText] = useState('');
   const from = monthAfter(shown, 0);
   const to = monthAfter(shown, months);
-  const { data: loads } = useDayLoads({ fromDay: from, toDay: to, zone: clock }, sight, true);
+  const { data: loads } = useDayLoads({ fromDay: from, toDay: to, zone: clock }, query, true);
   const typed = typedDay(text, {
     today,
     firstWeekday,

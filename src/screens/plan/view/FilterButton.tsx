@@ -3,7 +3,7 @@ import { Text } from 'react-native-paper';
 import type { Category } from '@/core/model/others';
 import type { Filter } from '@/core/model/view';
 import { EMPTY_FILTER } from '@/core/model/view';
-import { partsSet } from '@/core/view/sight';
+import { partsSet } from '@/core/query/eventQuery';
 import { count } from '@/core/time/words';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette, textPx } from '@/ui/theme/theme';

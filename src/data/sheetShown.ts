@@ -1,36 +1,36 @@
 import { useEffect, useSyncExternalStore } from 'react';
-import type { Sight } from '@/core/view/sight';
+import type { EventQuery } from '@/core/query/eventQuery';
 
 /** What the sheet of this window shows at the moment. */
-export interface InSight {
+export interface SheetShown {
   /** Day numbers; the last is excluded. */
   fromDay: number;
   toDay: number;
-  sight: Sight;
+  query: EventQuery;
   /** The zone whose clock it shows. */
   clock: string;
 }
 
-let shown: InSight | null = null;
-let last: InSight | null = null;
+let shown: SheetShown | null = null;
+let last: SheetShown | null = null;
 const listeners = new Set<() => void>();
 
-function tell(next: InSight | null): void {
+function tell(next: SheetShown | null): void {
   shown = next;
   last = next ?? last;
   for (const listener of listeners) listener();
 }
 
 /** Says what the sheet shows, for as long as it is there. */
-export function useTellInSight(
+export function useTellSheetShown(
   { from, to }: { from: number; to: number },
-  sight: Sight,
+  query: EventQuery,
   clock: string,
 ): void {
   useEffect(() => {
-    tell({ fromDay: from, toDay: to, sight, clock });
+    tell({ fromDay: from, toDay: to, query, clock });
     return () => tell(null);
-  }, [from, to, sight, clock]);
+  }, [from, to, query, clock]);
 }
 
 function listen(listener: () => void) {
@@ -39,12 +39,12 @@ function listen(listener: () => void) {
 }
 
 /** What the sheet shows, for what stands around it; null on the other screens. */
-export function useInSight(): InSight | null {
+export function useSheetShown(): SheetShown | null {
   return useSyncExternalStore(listen, () => shown);
 }
 
 /** The zone whose clock the sheet shows; null where there is no sheet. */
-export const clockInSight = (): string | null => shown?.clock ?? null;
+export const sheetClock = (): string | null => shown?.clock ?? null;
 
 /** What the sheet of this window showed last, whether it is there or not; null before it was. */
-export const lastInSight = (): InSight | null => last;
+export const lastSheetShown = (): SheetShown | null => last;

@@ -1,0 +1,70 @@
+import type { EventIndex } from '@/core/agenda/eventIndex';
+import type { Occurrence, Window } from '@/core/agenda/occurrence';
+import type { CalendarEvent } from '@/core/model/event';
+import type { EventQuery } from '@/core/query/eventQuery';
+import { partsSet, passes, passesWhole } from '@/core/query/eventQuery';
+import type { Repository } from '../repository';
+
+/** What a window shows, and how many dates a filter holds back. */
+export interface Seen {
+  occurrences: Occurrence[];
+  /** Ids of series with more dates than can be shown. */
+  cut: string[];
+  hidden: number;
+}
+
+/** Where answers are looked for. */
+export interface Asked {
+  records: Pick<Repository, 'get' | 'all'>;
+  index: EventIndex;
+}
+
+/** Ids of the calendars that a query is about, removed ones left out. */
+export function askedCalendars(
+  records: Pick<Repository, 'all'>,
+  { calendars }: Pick<EventQuery, 'calendars'>,
+): Set<string> {
+  const chosen = typeof calendars === 'string' ? null : new Set(calendars);
+  const asked = records
+    .all('calendar')
+    .filter(
+      ({ id, shown, removedAt }) =>
+        removedAt === undefined && (chosen ? chosen.has(id) : calendars === 'all' || shown),
+    );
+  return new Set(asked.map(({ id }) => id));
+}
+
+/** The dates of a window that a query means, in order of start. */
+export function askDates({ records, index }: Asked, query: EventQuery, window: Window): Seen {
+  const found = index.query(window, askedCalendars(records, query));
+  const { eventIds } = query;
+  const only = eventIds && new Set(eventIds);
+  const meant = only
+    ? found.occurrences.filter(({ eventId }) => only.has(eventId))
+    : found.occurrences;
+  if (partsSet(query.filter) === 0) return { ...found, occurrences: meant, hidden: 0 };
+  const occurrences = meant.filter((o) => {
+    const event = records.get('event', o.eventId);
+    return event !== undefined && passes(o, event, query);
+  });
+  return { ...found, occurrences, hidden: meant.length - occurrences.length };
+}
+
+/** The events that a query means: those with such a date in a window, or of all time (null). */
+export function askEvents(asked: Asked, query: EventQuery, window: Window | null): CalendarEvent[] {
+  if (window) {
+    const ids = new Set(askDates(asked, query, window).occurrences.map(({ eventId }) => eventId));
+    return asked.records.all('event').filter(({ id }) => ids.has(id));
+  }
+  const calendarIds = askedCalendars(asked.records, query);
+  const only = query.eventIds && new Set(query.eventIds);
+  return asked.records
+    .all('event')
+    .filter(
+      (event) =>
+        event.removedAt === undefined &&
+        calendarIds.has(event.calendarId) &&
+        (!only || only.has(event.id)) &&
+        passesWhole(event, query),
+    );
+}
