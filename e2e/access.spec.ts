@@ -8,7 +8,7 @@ import { bar, expect, openDemo, panel, see, test, typeLine } from './fixtures';
  */
 type View = [name: string, open: (page: Page) => Promise<void>, part?: string];
 
-const PANEL = '[role=dialog]';
+const PANEL = ':is(dialog[open], [role=dialog])';
 
 /** Closes whatever is open in front of the page. */
 async function closeAll(page: Page): Promise<void> {

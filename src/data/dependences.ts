@@ -2,6 +2,7 @@ import type { Query, QueryClient } from '@tanstack/react-query';
 import type { RecordType } from '@/core/model/kinds';
 import { partsOfId } from '@/engine/queries/whereabouts';
 import type { Announcement } from '@/engine/announcement';
+import type { DayNumber } from '@/core/time/units';
 
 type Key = readonly unknown[];
 type Dependence = (changed: Announcement, key: Key) => boolean;
@@ -13,7 +14,7 @@ const onKinds =
   (changed) =>
     kinds.some((kind) => changed.kinds.includes(kind));
 
-const inDays = ({ extents }: Announcement, fromDay: number, toDay: number) =>
+const inDays = ({ extents }: Announcement, fromDay: DayNumber, toDay: DayNumber) =>
   extents.some(({ from, to }) => from < toDay && to > fromDay);
 
 /** `id` is an event's, or of a date of it; null where a query asks for none yet. */

@@ -3,12 +3,13 @@ import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import type { Window } from '@/core/agenda/occurrence';
 import { ALL_SHOWN } from '@/core/query/eventQuery';
+import type { DayNumber } from '@/core/time/units';
 import { usePrefetchAround } from './queries';
 
 const mockEngine = { queries: { occurrences: jest.fn() } };
 jest.mock('./engineContext', () => ({ useEngine: () => ({ engine: mockEngine }) }));
 
-const windowAt = (fromDay: number): Window => ({ fromDay, toDay: fromDay + 7, zone: 'UTC' });
+const windowAt = (fromDay: DayNumber): Window => ({ fromDay, toDay: fromDay + 7, zone: 'UTC' });
 
 async function prefetching() {
   mockEngine.queries.occurrences

@@ -4,6 +4,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import type { Window } from '@/core/agenda/occurrence';
 import type { CalendarEvent } from '@/core/model/event';
 import { DAY } from '@/core/time/civil';
+import type { DayNumber } from '@/core/time/units';
 import type { AgendaPage, AgendaRequest } from '@/engine/queries/agendaPages';
 import type { RemoteEngine } from '@/engine/client';
 import type { SweepRequest } from '@/engine/commands/sweep';
@@ -68,7 +69,7 @@ const withoutPrivatePages = (
 });
 
 /** The agenda from a day on, and back from it, a page at a time. */
-export function useAgenda(day: number, zone: string, query: EventQuery, enabled: boolean) {
+export function useAgenda(day: DayNumber, zone: string, query: EventQuery, enabled: boolean) {
   const { engine } = useEngine();
   const { hasPrivateTitles } = useSettings();
   return useInfiniteQuery({
@@ -117,7 +118,7 @@ export function usePrefetchAround(
 }
 
 /** Booked minutes of weeks, for the ruler. */
-export function useWeeklyLoad(fromDay: number, weeks: number, zone: string, query: EventQuery) {
+export function useWeeklyLoad(fromDay: DayNumber, weeks: number, zone: string, query: EventQuery) {
   return useEngineQuery(['load', fromDay, weeks, zone, query], (engine) =>
     engine.queries.weeklyLoad(fromDay, weeks, zone, query),
   );
@@ -173,7 +174,7 @@ export function useZones(enabled: boolean) {
 }
 
 /** Days of closures that have a name, from today (day number) on. */
-export function useNamedDays(today: number, zone: string) {
+export function useNamedDays(today: DayNumber, zone: string) {
   const { data } = useEngineQuery(['namedDays', today, zone], (engine) =>
     engine.queries.namedDays(today, zone),
   );

@@ -1,11 +1,12 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import type { EventQuery } from '@/core/query/eventQuery';
+import type { DayNumber } from '@/core/time/units';
 
 /** What the sheet of this window shows at the moment. */
 export interface SheetShown {
   /** Day numbers; the last is excluded. */
-  fromDay: number;
-  toDay: number;
+  fromDay: DayNumber;
+  toDay: DayNumber;
   query: EventQuery;
   /** The zone whose clock it shows. */
   clock: string;

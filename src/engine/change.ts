@@ -4,6 +4,7 @@ import type { RecordKey, RecordOf } from '@/core/model/records';
 import { migrate, RecordError } from '@/core/model/migrate';
 import { keyOf, splitKey } from '@/core/model/records';
 import { SCHEMA_VERSION } from '@/core/model/versions';
+import type { EpochMs } from '@/core/time/units';
 
 export type AnyRecord = RecordOf<RecordType>;
 
@@ -19,7 +20,7 @@ export interface ChangeRequest {
   /** In the past tense, for example "Moved Bench round". */
   label: string;
   /** Epoch ms */
-  at: number;
+  at: EpochMs;
   edits: Edit[];
 }
 

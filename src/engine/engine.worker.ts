@@ -1,6 +1,7 @@
 import { expose, proxy } from 'comlink';
 import { nanoid } from 'nanoid';
 import { demoSeed } from '@/../demo/scenario';
+import type { DayNumber, EpochMs } from '@/core/time/units';
 import { askFeed } from './feeds/askFeed';
 import { firstSeed } from './firstSeed';
 import { STORE_RESET } from './storeReset';
@@ -15,9 +16,9 @@ export type StoreName = 'own' | 'demo';
 /** What the clock and the calendar on the wall show to the page. */
 export interface Present {
   /** Epoch ms */
-  now: number;
+  now: EpochMs;
   /** Day number */
-  today: number;
+  today: DayNumber;
   zone: string;
   /** Whether this browser had something in the store before. */
   wasUsed: boolean;

@@ -1,17 +1,18 @@
 import type { RecordType } from '@/core/model/kinds';
 import { RECORD_TYPES } from '@/core/model/kinds';
 import type { RecordOf } from '@/core/model/records';
-import { checkRecord, keyOf, readStored, splitKey } from '@/core/model/records';
-import { RecordError, wrap } from '@/core/model/migrate';
+import { checkRecord, keyOf, splitKey } from '@/core/model/records';
+import { wrap } from '@/core/model/migrate';
 import { adopting, missingCalendars, sayAdopted } from './adopting';
 import { Asides } from './asides';
 import type { SetAside } from './asides';
 import type { AnyRecord, ChangeRequest, Edit, HistoryEntry, KeptChange, Step } from './change';
 import { applyEdit, editKey, HistoryError, stepHistory, withoutChanges } from './change';
+import type { OnRecord } from './knownRecords';
+import { KnownRecords } from './knownRecords';
 import type { Entries } from './past';
 import { changeKey, Past } from './past';
 import { fitting, reasonOf, recordEntries, sayResults, stepResult } from './results';
-import { RecordMap } from './recordMap';
 import type { Durability } from './storage/database';
 import { StorageError } from './storage/database';
 import type { Store, Surroundings } from './storage/store';
@@ -33,9 +34,6 @@ class ReadOnlyError extends Error {
   override name = 'ReadOnlyError';
 }
 
-/** Told of each record that changes; null when it is gone. */
-export type OnRecord = (key: string, type: RecordType, record: AnyRecord | null) => void;
-
 /** Told of how far a change has been worked out, in records. */
 export type Watch = (progress: { done: number; total: number }) => Promise<void>;
 
@@ -54,11 +52,10 @@ type Fields = Record<string, unknown>;
  * When writing fails, the change holds in memory and is written before the next one.
  */
 export class Repository {
-  private readonly records = new RecordMap();
   private readonly pending: KeptChange[] = [];
   /** Changes that were undone before they were ever written, the next to be done again last. */
   private unkept: KeptChange[] = [];
-  private readonly asides = new Asides();
+  private readonly known: KnownRecords;
   private readonly past: Past;
   /** Whether everything in the store has been read. */
   isWhole = false;
@@ -71,25 +68,22 @@ export class Repository {
   constructor(
     private readonly store: Store,
     private readonly surroundings: Surroundings,
-    private readonly onRecord: OnRecord,
+    onRecord: OnRecord,
   ) {
+    this.known = new KnownRecords(onRecord);
     this.past = new Past(store);
   }
 
   get<T extends RecordType>(type: T, id: string): RecordOf<T> | undefined {
-    return this.records.get(keyOf(type, id)) as RecordOf<T> | undefined;
+    return this.known.get(type, id);
   }
 
   all<T extends RecordType>(type: T): RecordOf<T>[] {
-    return [...this.records.ofType(type).values()] as RecordOf<T>[];
-  }
-
-  private latest(key: string): Fields | null {
-    return (this.records.get(key) as Fields | undefined) ?? null;
+    return this.known.all(type);
   }
 
   get setAside(): SetAside[] {
-    return this.asides.list;
+    return this.known.asides.list;
   }
 
   /** What can be undone and done again, the next one last: what waits to be written among it. */
@@ -112,7 +106,7 @@ export class Repository {
     try {
       const all = await this.store.keys();
       await this.readPast();
-      this.asides.takeUp(await this.store.getMany(all.filter(Asides.isAway)));
+      this.known.asides.takeUp(await this.store.getMany(all.filter(Asides.isAway)));
       const keys = all.filter((key) => splitKey(key));
       const rank = (key: string) => RECORD_TYPES.indexOf(splitKey(key)!.type);
       keys.sort((a, b) => rank(a) - rank(b));
@@ -170,7 +164,7 @@ export class Repository {
   /** Begins with records that could not be written. */
   holdInMemory(records: readonly { type: RecordType; record: AnyRecord }[]): void {
     for (const { type, record } of records)
-      this.keep(keyOf(type, 'id' in record ? record.id : 'mine'), record);
+      this.known.keep(keyOf(type, 'id' in record ? record.id : 'mine'), record);
   }
 
   /** The browser took the store away while it was open: what is here is written again. */
@@ -178,8 +172,8 @@ export class Repository {
     await this.surroundings.alone(async () => {
       this.past.history = { ...this.past.history, done: [], undone: [] };
       const entries: Entries = this.past.with(this.past.history);
-      for (const [key, record] of this.records.entries()) entries.set(key, wrap(record as Fields));
-      for (const { key, raw } of this.asides.list) entries.set(key, raw);
+      for (const [key, record] of this.known.entries()) entries.set(key, wrap(record as Fields));
+      for (const { key, raw } of this.known.asides.list) entries.set(key, raw);
       await this.put(entries, 'strict');
       this.notes.push(
         'The browser cleared this page’s storage. Everything that this window knew was written again, but for attached files and what could be undone.',
@@ -197,55 +191,12 @@ export class Repository {
     if (isAgain) await this.readPast();
     const texts = await this.store.getMany(keys);
     for (const key of keys) {
-      const name = splitKey(key);
-      if (name && !this.isPending(key)) this.take(key, name, texts.get(key));
+      if (!this.isPending(key)) this.known.take(key, texts.get(key));
     }
   }
 
   private isPending(key: string): boolean {
     return this.pending.some(({ steps }) => steps.some((step) => step.key === key));
-  }
-
-  private take(
-    key: string,
-    { type, id }: { type: RecordType; id: string },
-    text: string | undefined,
-  ): void {
-    if (text === undefined) {
-      this.asides.forget(key);
-      this.keep(key, null);
-      return;
-    }
-    try {
-      this.keep(key, readStored(type, id, text));
-      this.asides.forget(key);
-    } catch (error) {
-      if (!(error instanceof RecordError)) throw error;
-      this.asides.put(key, text, error.message);
-    }
-  }
-
-  /** @throws RecordError for a record that can't be shown; it is then as if there were none. */
-  private keep(key: string, record: AnyRecord | null): void {
-    const { type } = splitKey(key)!;
-    try {
-      this.onRecord(key, type, record);
-    } catch (error) {
-      this.keep(key, null);
-      throw new RecordError(`its dates can’t be worked out: ${(error as Error).message}`);
-    }
-    this.records.put(key, record);
-  }
-
-  /** Shows all records as they become, or none. @throws RecordError when one can't be shown. */
-  private keepAll(results: readonly Pick<Step, 'key' | 'after'>[]): void {
-    const before = results.map(({ key }) => [key, this.records.get(key) ?? null] as const);
-    try {
-      for (const { key, after } of results) this.keep(key, after as AnyRecord | null);
-    } catch (error) {
-      for (const [key, record] of before) this.keep(key, record);
-      throw error;
-    }
   }
 
   /** @throws ReadOnlyError */
@@ -255,9 +206,9 @@ export class Repository {
 
   /** Writes texts together, sparing what is set aside. */
   private async put(entries: Entries, durability: Durability): Promise<void> {
-    const spared = this.asides.sparing(entries);
+    const spared = this.known.asides.sparing(entries);
     await this.store.setMany(spared, durability);
-    this.asides.written(spared);
+    this.known.asides.written(spared);
   }
 
   /** Writes records outside of the history, and tells of them. */
@@ -266,7 +217,7 @@ export class Repository {
     durability: Durability = 'relaxed',
   ): Promise<void> {
     await this.put(recordEntries(results as Pick<Step, 'key' | 'after'>[]), durability);
-    for (const { key, after } of results) this.keep(key, after);
+    for (const { key, after } of results) this.known.keep(key, after);
     this.surroundings.announce(results.map(({ key }) => key));
   }
 
@@ -299,14 +250,14 @@ export class Repository {
   /** What an edit does to its record as it stands. */
   private stepOf(edit: Edit): Step {
     const key = editKey(edit);
-    const latest = this.latest(key);
+    const latest = this.known.latest(key);
     const after = applyEdit(edit.before as Fields | null, edit.after as Fields | null, latest);
     return { key, before: latest, after: fitting(edit.type, after, edit.after) };
   }
 
   /** Does a change in memory, and writes it if that is possible. */
   private async hold(change: KeptChange): Promise<void> {
-    this.keepAll(change.steps);
+    this.known.keepAll(change.steps);
     this.pending.push(change);
     await this.writePending();
   }
@@ -376,11 +327,11 @@ export class Repository {
         steps.map((step) => step.key),
         false,
       );
-      const results = steps.map((step) => stepResult(step, this.latest(step.key), direction));
+      const results = steps.map((step) => stepResult(step, this.known.latest(step.key), direction));
       const entries = this.past.with(next.history, recordEntries(results));
       await this.put(entries, 'strict');
       this.past.history = next.history;
-      for (const { key, after } of results) this.keep(key, after as AnyRecord | null);
+      for (const { key, after } of results) this.known.keep(key, after as AnyRecord | null);
       this.surroundings.announce(results.map(({ key }) => key));
       return sayResults(next.label, results);
     });
@@ -390,7 +341,7 @@ export class Repository {
   private async stepUnkept(change: KeptChange, direction: 'undo' | 'redo'): Promise<string> {
     if (direction === 'redo') await this.hold(change);
     else {
-      for (const { key, before } of change.steps) this.keep(key, before as AnyRecord | null);
+      for (const { key, before } of change.steps) this.known.keep(key, before as AnyRecord | null);
       this.unkept.push(change);
       this.unsaved = this.unsaved && { ...this.unsaved, changes: this.pending.length };
     }
@@ -435,7 +386,7 @@ export class Repository {
 
   /** Puts by texts of another store that could not be read there, once each. */
   async putBy(texts: readonly SetAside[]): Promise<void> {
-    const known = new Set(this.asides.list.map(({ raw }) => raw));
+    const known = new Set(this.known.asides.list.map(({ raw }) => raw));
     const entries: Entries = new Map(
       texts.filter(({ raw }) => !known.has(raw)).map(({ key, raw }) => [Asides.placeFor(key), raw]),
     );
@@ -447,7 +398,7 @@ export class Repository {
     const { done, undone } = this.past.history;
     const keys = [...done, ...undone].map(({ id }) => changeKey(id));
     const changes = await this.store.getMany(keys);
-    return [...changes.values(), ...this.asides.list.map(({ raw }) => raw)];
+    return [...changes.values(), ...this.known.asides.list.map(({ raw }) => raw)];
   }
 
   /**

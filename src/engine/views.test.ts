@@ -2,6 +2,7 @@ import { newEvent } from '@/core/model/event';
 import type { CalendarEvent } from '@/core/model/event';
 import { DEFAULT_VIEW, EMPTY_FILTER } from '@/core/model/view';
 import { formatDate, parseDate } from '@/core/time/civil';
+import type { DayNumber } from '@/core/time/units';
 import { ALL_SHOWN } from '@/core/query/eventQuery';
 import { agendaPage } from './queries/agendaPages';
 import type { Engine } from './engine';
@@ -11,7 +12,7 @@ import { calendar, event as record, opened } from './testing/opened';
 const TODAY = parseDate('2026-11-24');
 const WEEK = { fromDay: TODAY - 1, toDay: TODAY + 6, zone: 'Europe/London' };
 
-function event(id: string, day: number, fields: Partial<CalendarEvent> = {}): CalendarEvent {
+function event(id: string, day: DayNumber, fields: Partial<CalendarEvent> = {}): CalendarEvent {
   const time = (clock: string) =>
     ({ kind: 'zoned', local: `${formatDate(day)}T${clock}:00`, zone: 'Europe/London' }) as const;
   return newEvent(
@@ -108,7 +109,7 @@ test('the agenda looks over empty months for its next events, and back', async (
 
 test('a page of the agenda ends once it is full, and the next begins where it ended', () => {
   const asked: number[] = [];
-  const query = ({ fromDay }: { fromDay: number }) => {
+  const query = ({ fromDay }: { fromDay: DayNumber }) => {
     asked.push(fromDay);
     const occurrences = Array.from({ length: 25 }, (_, i) => ({ id: `${fromDay} ${i}` }) as never);
     return { occurrences, hidden: 3 };

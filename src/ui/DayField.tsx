@@ -3,6 +3,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Wording } from '@/core/time/words';
 import { sayDay } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { DayPicker } from './DayPicker';
 import { Icon } from './icons/Icon';
 import { usePalette } from './theme/theme';
@@ -12,10 +13,10 @@ const FORM = { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric'
 interface Props {
   label: string;
   /** Day number */
-  day: number;
+  day: DayNumber;
   wording: Wording;
   firstWeekday: number;
-  onChange(day: number): void;
+  onChange(day: DayNumber): void;
   error?: boolean;
 }
 

@@ -5,6 +5,7 @@ import { Button } from 'react-native-paper';
 import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { count, LONG_DAY, sayDay } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { Dialog } from './Dialog';
 import { dateOfDay, dayOfDate } from './days';
 import { Today } from './today';
@@ -27,7 +28,7 @@ interface Shown {
 }
 
 /** What the months look like and are called, however many days are picked in them. */
-function useMonths({ wording, firstWeekday }: Shown, firstDay: number) {
+function useMonths({ wording, firstWeekday }: Shown, firstDay: DayNumber) {
   const today = useContext(Today);
   const hasWeekNumbers = useContext(WeekNumbers);
   const { year } = civilDate(firstDay);
@@ -69,14 +70,14 @@ function useMonths({ wording, firstWeekday }: Shown, firstDay: number) {
 
 interface DayProps extends Shown {
   /** Day number */
-  day: number;
+  day: DayNumber;
   /** Months beside each other. */
   months?: number;
   /** Days to mark: those that are shown, and those that have events. */
-  marks?: { isShown(day: number): boolean; isBusy(day: number): boolean };
+  marks?: { isShown(day: DayNumber): boolean; isBusy(day: DayNumber): boolean };
   /** Told of a day of the first month whenever other months are shown. */
-  onMonth?(day: number): void;
-  onPick(day: number): void;
+  onMonth?(day: DayNumber): void;
+  onPick(day: DayNumber): void;
   /** Stands above the months. */
   children?: ReactNode;
 }

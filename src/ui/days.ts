@@ -1,7 +1,8 @@
 import { civilDate, dayNumber } from '@/core/time/civil';
+import type { DayNumber } from '@/core/time/units';
 
 /** The Date that a date picker wants for a day number: its midnight on the browser's clock. */
-export function dateOfDay(day: number): Date {
+export function dateOfDay(day: DayNumber): Date {
   const { year, month, day: date } = civilDate(day);
   return new Date(year, month - 1, date);
 }

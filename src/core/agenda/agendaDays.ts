@@ -1,5 +1,6 @@
 import { daysOf } from './parts';
 import { DAY, MINUTE } from '../time/civil';
+import type { DayNumber } from '../time/units';
 import { clearStretches } from './clear';
 import type { Occurrence } from './occurrence';
 
@@ -9,7 +10,7 @@ export type AgendaLine =
 
 export interface AgendaDay {
   /** Day number */
-  day: number;
+  day: DayNumber;
   lines: AgendaLine[];
 }
 
@@ -17,7 +18,7 @@ export interface AgendaDay {
 const LEAST_CLEAR = 30;
 
 function linesOf(
-  day: number,
+  day: DayNumber,
   occurrences: readonly Occurrence[],
   hours: { from: number; to: number } | null,
 ): AgendaLine[] {
@@ -39,9 +40,9 @@ function linesOf(
  */
 export function agendaDays(
   occurrences: readonly Occurrence[],
-  fromDay: number,
-  toDay: number,
-  hoursOf: (day: number) => { from: number; to: number } | null,
+  fromDay: DayNumber,
+  toDay: DayNumber,
+  hoursOf: (day: DayNumber) => { from: number; to: number } | null,
 ): AgendaDay[] {
   const byDay = new Map<number, Occurrence[]>();
   for (const occurrence of occurrences) {

@@ -1,5 +1,6 @@
 import { DAY, MINUTE } from '../time/civil';
 import { instantFromWall } from '../time/zones';
+import type { DayNumber } from '../time/units';
 import type { Occurrence } from './occurrence';
 import { isBooked } from './occurrence';
 
@@ -27,14 +28,14 @@ export function mergeStretches(stretches: readonly Stretch[]): Stretch[] {
  */
 export function bookedMinutes(
   occurrences: readonly Occurrence[],
-  fromDay: number,
-  toDay: number,
+  fromDay: DayNumber,
+  toDay: DayNumber,
   zone: string,
 ): number[] {
   const minutes = new Array<number>(Math.max(0, toDay - fromDay)).fill(0);
   const taken = occurrences.filter((o) => !o.wholeDay && isBooked(o));
   const stretches = taken.map(({ startMs, endMs }) => ({ start: startMs, end: endMs }));
-  const beginOf = (day: number) => instantFromWall(day * DAY, zone);
+  const beginOf = (day: DayNumber) => instantFromWall(day * DAY, zone);
   for (const { start, end } of mergeStretches(stretches)) {
     // No zone is further from UTC than a day, and a day may be left out.
     const low = Math.max(fromDay, Math.floor(start / DAY) - 2);

@@ -1,5 +1,6 @@
 import type { Occurrence } from './occurrence';
 import { isBooked } from './occurrence';
+import type { EpochMs } from '../time/units';
 
 /** Two occurrences that want the person at the same time; wall ms, the end exclusive. */
 export interface Clash {
@@ -37,7 +38,7 @@ export function findClashes(occurrences: readonly Occurrence[]): Clash[] {
 /** The booked, timed occurrences that overlap a span (epoch ms), without those of `exceptEventId`. */
 export function clashesWith(
   occurrences: readonly Occurrence[],
-  span: { startMs: number; endMs: number },
+  span: { startMs: EpochMs; endMs: EpochMs },
   exceptEventId: string | null,
 ): Occurrence[] {
   return occurrences.filter(

@@ -1,5 +1,6 @@
 import { DAY, MINUTE } from '../time/civil';
 import { instantFromWall } from '../time/zones';
+import type { DayNumber } from '../time/units';
 import type { Stretch } from './booked';
 import { mergeStretches } from './booked';
 import type { Occurrence } from './occurrence';
@@ -10,7 +11,7 @@ import { isBooked } from './occurrence';
  * event takes. A busy or away whole day leaves nothing; an event of no length takes nothing. Wall ms.
  */
 export function clearStretches(
-  day: number,
+  day: DayNumber,
   occurrences: readonly Occurrence[],
   hours: { from: number; to: number } | null,
 ): Stretch[] {

@@ -3,6 +3,7 @@ import { newEvent } from '../model/event';
 import { movedTimes } from '../editing/times';
 import { DAY, HOUR, MINUTE, parseDate, parseLocal } from '../time/civil';
 import { instantFromWall } from '../time/zones';
+import type { DayNumber } from '../time/units';
 import { bookedMinutes } from './booked';
 import { clearStretches, minutesOf } from './clear';
 import { EventIndex } from './eventIndex';
@@ -23,14 +24,14 @@ function timed(id: string, start: string, end: string): CalendarEvent {
   );
 }
 
-function shown(events: CalendarEvent[], day: number) {
+function shown(events: CalendarEvent[], day: DayNumber) {
   const index = new EventIndex();
   for (const event of events) index.put(event);
   return index.query({ fromDay: day - 1, toDay: day + 2, zone: LONDON }, null).occurrences;
 }
 
 /** Half an hour from 01:30 on, as the add card makes it. */
-function halfHour(day: number): CalendarEvent {
+function halfHour(day: DayNumber): CalendarEvent {
   const model = timed('half', '2026-06-01T09:00:00', '2026-06-01T09:30:00');
   const wall = day * DAY + 1.5 * HOUR;
   return { ...model, ...movedTimes(model, wall, LONDON) };

@@ -1,6 +1,7 @@
 import { daysOf, takesDay } from './parts';
 import { bookedMinutes } from './booked';
 import type { Occurrence } from './occurrence';
+import type { DayNumber } from '../time/units';
 
 /** How booked days are; each list has an entry a day. */
 export interface DayLoads {
@@ -14,8 +15,8 @@ export interface DayLoads {
 /** How booked each day of [fromDay, toDay) is (day numbers), as days begin in a zone. */
 export function dayLoads(
   occurrences: readonly Occurrence[],
-  fromDay: number,
-  toDay: number,
+  fromDay: DayNumber,
+  toDay: DayNumber,
   zone: string,
 ): DayLoads {
   const days = Math.max(0, toDay - fromDay);

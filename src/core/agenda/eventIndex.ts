@@ -4,6 +4,7 @@ import { fieldsOfDate, isWholeDay } from '../model/event';
 import { zoneOf } from '../model/common';
 import { DAY } from '../time/civil';
 import { instantFromWall, wallFromInstant } from '../time/zones';
+import type { EpochMs, WallMs } from '../time/units';
 import type { Extent } from './extent';
 import { extentOf, extentOfSeries, ZONE_REACH } from './extent';
 import type { Occurrence, Window } from './occurrence';
@@ -48,10 +49,10 @@ const mostOfMany = ({ fromDay, toDay }: Window) =>
 /** A window with its ends on both lines. */
 interface Ends {
   zone: string;
-  instantFrom: number;
-  instantTo: number;
-  wallFrom: number;
-  wallTo: number;
+  instantFrom: EpochMs;
+  instantTo: EpochMs;
+  wallFrom: WallMs;
+  wallTo: WallMs;
 }
 
 function endsOf({ fromDay, toDay, zone }: Window): Ends {

@@ -1,4 +1,5 @@
 import type { Availability } from '../model/common';
+import type { DayNumber, EpochMs, WallMs } from '../time/units';
 
 /** One date of one event as a window shows it: the unit that screens draw. */
 export interface Occurrence {
@@ -22,19 +23,19 @@ export interface Occurrence {
   /** The event's own zone; null when it floats or lasts whole days. */
   zone: string | null;
   /** Epoch ms; a whole day begins at the midnight of the zone that looks at it. */
-  startMs: number;
-  endMs: number;
+  startMs: EpochMs;
+  endMs: EpochMs;
   /** Wall ms in the zone that looks at it. The end is exclusive. */
-  start: number;
-  end: number;
+  start: WallMs;
+  end: WallMs;
 }
 
 /** The days of a window and the zone that looks at them. */
 export interface Window {
   /** Day number, included. */
-  fromDay: number;
+  fromDay: DayNumber;
   /** Day number, excluded. */
-  toDay: number;
+  toDay: DayNumber;
   /** IANA zone in which days begin, and whole-day and floating events lie. */
   zone: string;
 }

@@ -1,5 +1,6 @@
 import type { Occurrence } from './occurrence';
 import { DAY, MINUTE } from '../time/civil';
+import type { DayNumber } from '../time/units';
 
 /** Whole-day and long events: they stand on top of a day, not among its hours. */
 export const isTop = (o: Pick<Occurrence, 'wholeDay' | 'start' | 'end'>) =>
@@ -12,7 +13,7 @@ export const takesDay = ({ availability }: Pick<Occurrence, 'availability'>) =>
 /** The part of an occurrence on a day (day number), in minutes of that day; null when it has none. */
 export function partOn(
   o: Pick<Occurrence, 'start' | 'end'>,
-  day: number,
+  day: DayNumber,
 ): { from: number; to: number } | null {
   const low = day * DAY;
   const isPoint = o.start === o.end;
@@ -30,7 +31,7 @@ export function daysOf(o: Pick<Occurrence, 'start' | 'end'>): { first: number; p
 }
 
 /** Which of its days a day is, from 1, of how many. */
-export function nthDay(o: Pick<Occurrence, 'start' | 'end'>, day: number) {
+export function nthDay(o: Pick<Occurrence, 'start' | 'end'>, day: DayNumber) {
   const { first, past } = daysOf(o);
   return { nth: day - first + 1, of: past - first };
 }

@@ -5,6 +5,7 @@ import type { Series } from '../recurrence/expand';
 import { parseRule } from '../recurrence/rule';
 import { DAY, dayOfWall, formatDate, formatLocal, parseLocal } from '../time/civil';
 import { instantFromWall, wallFromInstant } from '../time/zones';
+import type { WallMs } from '../time/units';
 
 /** A date of an event where it lies: on the line of instants, or on whatever wall clock looks at it. */
 export type Basis = 'instant' | 'wall';
@@ -20,7 +21,7 @@ export interface PlacedChange {
   /** For `andLater`: how much later than planned it lies, and how long it lasts, in ms. */
   shift: number;
   duration: number;
-  nominal: number;
+  nominal: WallMs;
 }
 
 /** A series of an event, ready to be expanded. */
@@ -34,11 +35,11 @@ export interface CompiledSeries extends Series {
   /** Extra dates that brought an end of their own (RDATE periods): nominal start → length in ms. */
   ownDurations: ReadonlyMap<number, number>;
   /** Ms that the date planned at a wall time lasts: more or less over a clock change where its days follow the clock. */
-  lengthAt(wall: number): number;
+  lengthAt(wall: WallMs): number;
 }
 
 /** The name of a date in its series, from its nominal start (wall ms). */
-export function dateKeyOf(wall: number, wholeDay: boolean): string {
+export function dateKeyOf(wall: WallMs, wholeDay: boolean): string {
   return wholeDay ? formatDate(dayOfWall(wall)) : formatLocal(wall);
 }
 
@@ -102,7 +103,7 @@ export function extraWall(zone: string | null, time: CalendarEvent['start']): nu
  */
 export function lengthFrom(
   event: Pick<CalendarEvent, 'start' | 'end' | 'clockDays'>,
-  wall: number,
+  wall: WallMs,
 ): number {
   const length = durationOf(event);
   const zone = zoneOf(event.start);

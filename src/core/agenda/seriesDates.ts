@@ -3,6 +3,7 @@ import { expandSeries } from '../recurrence/expand';
 import type { Frequency, Rule } from '../recurrence/rule';
 import { DAY, HOUR } from '../time/civil';
 import { instantFromWall } from '../time/zones';
+import type { WallMs } from '../time/units';
 import { extentOfSeries } from './extent';
 import type { CompiledSeries, PlacedChange } from './series';
 import { dateKeyOf, reachOf } from './series';
@@ -42,8 +43,8 @@ const CLOCK_CHANGE = HOUR;
 /** Where dates are looked for. */
 interface Around {
   /** Wall ms, as far out as zones lie apart. */
-  from: number;
-  to: number;
+  from: WallMs;
+  to: WallMs;
   /** The same by the series' own clock. */
   near: { from: number; to: number };
   /** The most dates of a rule that are worked out, where they are many or not kept. */
@@ -72,7 +73,7 @@ function isDense({ rule }: CompiledSeries, reach: number): boolean {
 /** The nearest change before a date (nominal start, wall ms) that also reaches later ones. */
 export function laterChange(
   series: Pick<CompiledSeries, 'changes'>,
-  wall: number,
+  wall: WallMs,
 ): PlacedChange | undefined {
   let found: PlacedChange | undefined;
   for (const change of series.changes) {

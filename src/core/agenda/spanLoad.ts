@@ -1,5 +1,6 @@
 import type { Weekday } from '../time/civil';
 import { startOfWeek } from '../time/civil';
+import type { DayNumber } from '../time/units';
 import { daysOf } from './parts';
 import { clearStretches, minutesOf } from './clear';
 import type { Occurrence } from './occurrence';
@@ -8,7 +9,7 @@ import { minutesWithin } from './table';
 /** Minutes of a week, or of a day, in all and by key. */
 export interface PartLoad {
   /** Its first day (day number). */
-  day: number;
+  day: DayNumber;
   byKey: ReadonlyMap<string, number>;
   total: number;
   /** Minutes of working hours that nothing takes. */
@@ -44,13 +45,13 @@ export function spanLoad(
     zone,
     hoursOf,
   }: {
-    fromDay: number;
-    toDay: number;
+    fromDay: DayNumber;
+    toDay: DayNumber;
     firstWeekday: Weekday;
     by: 'calendar' | 'category';
     /** The zone on whose clock days begin. */
     zone: string;
-    hoursOf(day: number): { from: number; to: number } | null;
+    hoursOf(day: DayNumber): { from: number; to: number } | null;
   },
 ): SpanLoad {
   const keyOf = (o: Occurrence) => (by === 'calendar' ? o.calendarId : (o.categoryIds[0] ?? ''));
@@ -90,7 +91,11 @@ export function spanLoad(
 }
 
 /** What touches each day of [fromDay, toDay). */
-function byDay(occurrences: readonly Occurrence[], fromDay: number, toDay: number): Occurrence[][] {
+function byDay(
+  occurrences: readonly Occurrence[],
+  fromDay: DayNumber,
+  toDay: DayNumber,
+): Occurrence[][] {
   const days = Array.from({ length: Math.max(0, toDay - fromDay) }, (): Occurrence[] => []);
   for (const o of occurrences) {
     const { first, past } = daysOf(o);

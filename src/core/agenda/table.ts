@@ -1,5 +1,6 @@
 import type { Grouping } from '../model/view';
 import { DAY, dayOfWall, MINUTE } from '../time/civil';
+import type { DayNumber } from '../time/units';
 import type { Occurrence } from './occurrence';
 import { isBooked } from './occurrence';
 
@@ -17,7 +18,7 @@ export interface Group {
 }
 
 /** Minutes that an occurrence takes of [fromDay, toDay), as they really pass. */
-export function minutesWithin(o: Occurrence, fromDay: number, toDay: number): number {
+export function minutesWithin(o: Occurrence, fromDay: DayNumber, toDay: DayNumber): number {
   if (o.wholeDay || !isBooked(o)) return 0;
   const before = Math.max(0, fromDay * DAY - o.start);
   const after = Math.max(0, o.end - toDay * DAY);
@@ -26,8 +27,8 @@ export function minutesWithin(o: Occurrence, fromDay: number, toDay: number): nu
 
 export function totalsOf(
   occurrences: readonly Occurrence[],
-  fromDay: number,
-  toDay: number,
+  fromDay: DayNumber,
+  toDay: DayNumber,
 ): Totals {
   return {
     events: occurrences.length,
@@ -36,7 +37,7 @@ export function totalsOf(
 }
 
 /** Keys of the groups that an occurrence belongs to: of several categories the first counts, so that totals add up. */
-function keyOf(o: Occurrence, by: Grouping, fromDay: number): string {
+function keyOf(o: Occurrence, by: Grouping, fromDay: DayNumber): string {
   switch (by) {
     case 'none':
       return '';
@@ -55,8 +56,8 @@ function keyOf(o: Occurrence, by: Grouping, fromDay: number): string {
 export function groupOccurrences(
   occurrences: readonly Occurrence[],
   by: Grouping,
-  fromDay: number,
-  toDay: number,
+  fromDay: DayNumber,
+  toDay: DayNumber,
 ): Group[] {
   const groups = new Map<string, Occurrence[]>();
   for (const o of occurrences) {

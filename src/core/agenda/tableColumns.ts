@@ -6,6 +6,7 @@ import type { TableColumn, TableSetup } from '../model/view';
 import { dayOfWall, minuteOfDay } from '../time/civil';
 import type { Wording } from '../time/words';
 import { SHORT_DAY, sayDay, sayHours, sayMinute } from '../time/words';
+import type { DayNumber, WallMs } from '../time/units';
 import { titleOf } from '../model/titleOf';
 
 export const COLUMN_NAMES: Record<TableColumn, string> = {
@@ -29,14 +30,14 @@ export interface TableSetting {
   categoryOf: ReadonlyMap<string, Category>;
   wording: Wording;
   /** The days of the table (day numbers, the end excluded): hours outside of them don't count. */
-  fromDay: number;
-  toDay: number;
+  fromDay: DayNumber;
+  toDay: DayNumber;
 }
 
 /** What a cell says. */
 export function cellText(o: Occurrence, column: TableColumn, setting: TableSetting): string {
   const { wording } = setting;
-  const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
+  const at = (wall: WallMs) => sayMinute(minuteOfDay(wall), wording.hourCycle);
   switch (column) {
     case 'date':
       return sayDay(dayOfWall(o.start), wording, SHORT_DAY);

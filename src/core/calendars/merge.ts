@@ -1,6 +1,7 @@
 import { revised } from '../model/event';
 import type { CalendarEvent } from '../model/event';
 import type { Calendar } from '../model/calendar';
+import type { EpochMs } from '../time/units';
 
 /** An event of the calendar that goes, beside the one of the other calendar that says the same. */
 export interface Twin {
@@ -40,7 +41,7 @@ export function planMerge(
 const longer = (a: string, b: string) => (a.includes(b) ? a : b.includes(a) ? b : `${a}\n\n${b}`);
 
 /** One event out of two that say the same: nothing that either holds is lost. */
-function joined({ staying, going }: Twin, now: number): CalendarEvent {
+function joined({ staying, going }: Twin, now: EpochMs): CalendarEvent {
   const union = <T>(a: readonly T[], b: readonly T[]): T[] => {
     const known = new Set(a.map((item) => JSON.stringify(item)));
     return [...a, ...b.filter((item) => !known.has(JSON.stringify(item)))];
@@ -78,7 +79,7 @@ export function mergedEvents(
   from: Pick<Calendar, 'ink'>,
   into: Pick<Calendar, 'id'>,
   choice: MergeChoice,
-  now: number,
+  now: EpochMs,
 ): { before: CalendarEvent; after: CalendarEvent }[] {
   const twins = new Map(choice.join ? plan.twins.map((twin) => [twin.going.id, twin]) : []);
   return plan.moving.flatMap((before) => {

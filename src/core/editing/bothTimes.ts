@@ -6,6 +6,7 @@ import type { Wording } from '../time/words';
 import { sayDay, sayMinute, SHORT_DAY } from '../time/words';
 import { cityOf } from '../time/zoneNames';
 import { instantFromWall, wallFromInstant } from '../time/zones';
+import type { WallMs } from '../time/units';
 
 /** The times of an event by its own clocks, where those differ from the one that shows it; null where they don't. */
 export function ownTimes(
@@ -19,8 +20,8 @@ export function ownTimes(
   const shownStart = wallFromInstant(instantFromWall(start, startZone), clock);
   const shownZone = zoneOnDay(clock, dayOfWall(shownStart));
   if (startZone === shownZone && endZone === shownZone) return null;
-  const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
-  const on = (wall: number) =>
+  const at = (wall: WallMs) => sayMinute(minuteOfDay(wall), wording.hourCycle);
+  const on = (wall: WallMs) =>
     dayOfWall(wall) === dayOfWall(shownStart)
       ? ''
       : `${sayDay(dayOfWall(wall), wording, SHORT_DAY)}, `;
@@ -50,9 +51,9 @@ export function homeTimes(
   wording: Wording,
 ): string | null {
   if (span.wholeDay || zoneOnDay(clock, dayOfWall(span.start)) === home) return null;
-  const there = (wall: number) => wallFromInstant(instantFromWall(wall, clock), home);
+  const there = (wall: WallMs) => wallFromInstant(instantFromWall(wall, clock), home);
   const [start, end] = [there(span.start), there(span.end)];
-  const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
+  const at = (wall: WallMs) => sayMinute(minuteOfDay(wall), wording.hourCycle);
   const day =
     dayOfWall(start) === dayOfWall(span.start)
       ? ''

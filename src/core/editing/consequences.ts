@@ -3,13 +3,14 @@ import type { Occurrence } from '../agenda/occurrence';
 import type { Workweek } from '../model/others';
 import { workdayOf } from '../model/workweek';
 import { DAY, dayOfWall, MINUTE } from '../time/civil';
+import type { EpochMs } from '../time/units';
 
 /** A span that an event would have: wall ms of the zone that looks at it, and epoch ms. */
 export interface PlannedSpan {
   start: number;
   end: number;
-  startMs: number;
-  endMs: number;
+  startMs: EpochMs;
+  endMs: EpochMs;
   wholeDay: boolean;
   isBooked: boolean;
 }

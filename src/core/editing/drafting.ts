@@ -6,6 +6,7 @@ import type { Weekday } from '../time/civil';
 import { dayOfWall } from '../time/civil';
 import { zoneOnDay } from '../time/sheetClock';
 import { instantFromWall, wallFromInstant } from '../time/zones';
+import type { EpochMs } from '../time/units';
 import type { Span } from '../layout/drag';
 import { eventOver } from './edits';
 import { withRepeat } from './repeating';
@@ -21,7 +22,7 @@ interface Draft {
   zone?: string | null;
   workdays: readonly Weekday[];
   /** Epoch ms */
-  now: number;
+  now: EpochMs;
 }
 
 /** A timed span on the clock of one zone, as that of another shows it. */

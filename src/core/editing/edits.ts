@@ -3,6 +3,7 @@ import type { EventTime } from '../model/common';
 import type { CalendarEvent } from '../model/event';
 import { newEvent, uidOf } from '../model/event';
 import { DAY, dayOfWall, formatDate, formatLocal } from '../time/civil';
+import type { DayNumber, EpochMs, WallMs } from '../time/units';
 import { dateAsEvent } from './series/dates';
 import { movedTimes } from './times';
 
@@ -10,7 +11,7 @@ import { movedTimes } from './times';
 export function copyTo(
   event: CalendarEvent,
   occurrence: Pick<Occurrence, 'dateKey' | 'start'>,
-  to: { day: number; calendarId: string; id: string; viewZone: string; now: number },
+  to: { day: DayNumber; calendarId: string; id: string; viewZone: string; now: EpochMs },
 ): CalendarEvent {
   const alone = dateAsEvent(event, occurrence.dateKey);
   const wall = occurrence.start - dayOfWall(occurrence.start) * DAY + to.day * DAY;
@@ -37,9 +38,9 @@ export function eventOver(
   span: { start: number; end: number; wholeDay: boolean },
   fields: Pick<CalendarEvent, 'id' | 'calendarId'> & Partial<CalendarEvent>,
   zone: string,
-  now: number,
+  now: EpochMs,
 ): CalendarEvent {
-  const time = (wall: number): EventTime =>
+  const time = (wall: WallMs): EventTime =>
     span.wholeDay
       ? { kind: 'date', date: formatDate(dayOfWall(wall)) }
       : { kind: 'zoned', local: formatLocal(wall), zone };

@@ -2,14 +2,15 @@ import { clashesWith } from '../agenda/clashes';
 import type { Occurrence } from '../agenda/occurrence';
 import type { Workweek } from '../model/others';
 import { count } from '../time/words';
+import type { WallMs } from '../time/units';
 import type { PlannedSpan } from './consequences';
 import { hoursProblem } from './consequences';
 
 /** One of the next dates of a series, with what it would meet. */
 export interface ForeseenDate {
   /** Wall ms in the zone that looks at it. */
-  start: number;
-  end: number;
+  start: WallMs;
+  end: WallMs;
   wholeDay: boolean;
   /** Titles of booked events at the same time. */
   clashes: string[];

@@ -4,6 +4,7 @@ import type { CalendarEvent } from '../model/event';
 import { lastsForward } from '../model/event';
 import { DAY, dayOfWall, formatDate, formatLocal, MINUTE, minuteOfDay } from '../time/civil';
 import { instantFromWall, wallFromInstant } from '../time/zones';
+import type { DayNumber, MinuteOfDay, WallMs } from '../time/units';
 
 /** An event as a form shows it: times by the clock of the event's own zone. */
 export interface EventForm {
@@ -11,11 +12,11 @@ export interface EventForm {
   calendarId: string;
   wholeDay: boolean;
   /** Day numbers; the last day is included, as people say it. */
-  startDay: number;
-  endDay: number;
+  startDay: DayNumber;
+  endDay: DayNumber;
   /** Minutes of the day; kept while the event is whole-day. */
-  startMinute: number;
-  endMinute: number;
+  startMinute: MinuteOfDay;
+  endMinute: MinuteOfDay;
   /** The zones whose clocks start and end are on, kept while the event is whole-day; null floats. */
   zone: string | null;
   endZone: string | null;
@@ -34,7 +35,7 @@ export interface EventForm {
 /** What a form shows of an event. `hours` are those, and the zone, that a whole-day event gets when it is given hours. */
 export function formOf(
   event: CalendarEvent,
-  hours: { startMinute: number; length: number; zone: string },
+  hours: { startMinute: MinuteOfDay; length: number; zone: string },
 ): EventForm {
   const { title, calendarId, place, notes, link, availability, visibility } = event;
   const { categoryIds, icon, inkOverride } = event;
@@ -98,7 +99,11 @@ export function timesProblem(form: Times): string | null {
 }
 
 /** The form after its start was moved: the end follows, so that the length stays. */
-export function withStart<T extends Times>(form: T, startDay: number, startMinute: number): T {
+export function withStart<T extends Times>(
+  form: T,
+  startDay: DayNumber,
+  startMinute: MinuteOfDay,
+): T {
   const from = form.startDay * 1440 + (form.wholeDay ? 0 : form.startMinute);
   const to = startDay * 1440 + (form.wholeDay ? 0 : startMinute);
   if (form.wholeDay) return { ...form, startDay, endDay: form.endDay + (startDay - form.startDay) };
@@ -147,11 +152,11 @@ export function spanOn(
   const span = spanOf(times);
   const { zone } = times;
   if (span.wholeDay || !zone || zone === clock) return span;
-  const shown = (wall: number) => wallFromInstant(instantFromWall(wall, zone), clock);
+  const shown = (wall: WallMs) => wallFromInstant(instantFromWall(wall, zone), clock);
   return { ...span, start: shown(span.start), end: shown(span.end) };
 }
 
-const localOf = (day: number, minute: number) => formatLocal(day * DAY + minute * MINUTE);
+const localOf = (day: DayNumber, minute: number) => formatLocal(day * DAY + minute * MINUTE);
 
 /**
  * The event that a form describes. An event made whole-day keeps its hours aside, so that turning

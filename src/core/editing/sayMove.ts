@@ -3,6 +3,7 @@ import { isWholeDay } from '../model/event';
 import { dayOfWall, minuteOfDay } from '../time/civil';
 import type { Wording } from '../time/words';
 import { SHORT_DAY, sayDay, sayMinute } from '../time/words';
+import type { DayNumber, WallMs } from '../time/units';
 import { wallOnClock } from './times';
 
 type Times = Pick<CalendarEvent, 'start' | 'end'>;
@@ -13,7 +14,7 @@ export interface Saying {
   clock: string;
 }
 
-function sayTime(wall: number, wholeDay: boolean, wording: Wording, day: number | null): string {
+function sayTime(wall: WallMs, wholeDay: boolean, wording: Wording, day: DayNumber | null): string {
   const own = dayOfWall(wall);
   return [
     ...(own === day ? [] : [sayDay(own, wording, SHORT_DAY)]),

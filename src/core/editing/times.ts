@@ -3,7 +3,8 @@ import { dayOf, wallOf, zoneOf } from '../model/common';
 import type { CalendarEvent } from '../model/event';
 import { durationOf } from '../model/event';
 import { DAY, dayOfWall, formatDate, formatLocal } from '../time/civil';
-import { instantFromWall, wallFromInstant } from '../time/zones';
+import { instantFromWall, utcWall, wallFromInstant } from '../time/zones';
+import type { EpochMs, WallMs } from '../time/units';
 
 /** The wall time at which a clock shows a time; floating times and dates are the same everywhere. */
 export function wallOnClock(time: EventTime, clock: string): number {
@@ -12,7 +13,7 @@ export function wallOnClock(time: EventTime, clock: string): number {
 }
 
 /** The time, in the kind and zone of `like`, at which a clock in `viewZone` shows `wall`. */
-function timeLike(like: EventTime, wall: number, viewZone: string): EventTime {
+function timeLike(like: EventTime, wall: WallMs, viewZone: string): EventTime {
   if (like.kind === 'date') return { kind: 'date', date: formatDate(dayOfWall(wall)) };
   const zone = zoneOf(like);
   if (zone === null) return { kind: 'floating', local: formatLocal(wall) };
@@ -34,11 +35,11 @@ function later(time: EventTime, ms: number): EventTime {
  * The time of an instant (epoch ms) on a zone's clock. In the second pass of an hour that a clock
  * shows twice, a wall time would mean the first (RFC 5545 §3.3.5): there it is said in UTC.
  */
-export function timeOfInstant(epochMs: number, zone: string): EventTime {
+export function timeOfInstant(epochMs: EpochMs, zone: string): EventTime {
   const wall = wallFromInstant(epochMs, zone);
   return instantFromWall(wall, zone) === epochMs
     ? { kind: 'zoned', local: formatLocal(wall), zone }
-    : { kind: 'zoned', local: formatLocal(epochMs), zone: 'UTC' };
+    : { kind: 'zoned', local: formatLocal(utcWall(epochMs)), zone: 'UTC' };
 }
 
 /** The same start, lasting a number of ms (see `durationOf`). An end in a zone of its own stays in it. */
@@ -57,7 +58,7 @@ export function withLength(
 /** Start and end of an event moved to begin at `wall` of `viewZone`, as long as before. */
 export function movedTimes(
   event: Pick<CalendarEvent, 'start' | 'end'>,
-  wall: number,
+  wall: WallMs,
   viewZone: string,
 ): Pick<CalendarEvent, 'start' | 'end'> {
   const start = timeLike(event.start, wall, viewZone);
@@ -68,7 +69,7 @@ export function movedTimes(
 export function stretchedTimes(
   event: Pick<CalendarEvent, 'start' | 'end'>,
   edge: 'start' | 'end',
-  wall: number,
+  wall: WallMs,
   viewZone: string,
 ): Pick<CalendarEvent, 'start' | 'end'> {
   return { start: event.start, end: event.end, [edge]: timeLike(event[edge], wall, viewZone) };

@@ -6,6 +6,7 @@ import type { Data } from '../model/versions';
 import { SCHEMA_VERSION } from '../model/versions';
 import { z } from '../model/zod';
 import { FileError } from './ics/scan';
+import type { EpochMs } from '../time/units';
 
 const FORMAT = 'orderly-week-backup';
 const backupSchema = z.object({
@@ -25,7 +26,7 @@ type AsideText = z.infer<typeof backupSchema>['aside'][number];
 /** Everything that a person has, but for the contents of files, which may be large. */
 export interface Backup {
   /** Epoch ms */
-  made: number;
+  made: EpochMs;
   records: TypedRecord[];
   aside: AsideText[];
 }

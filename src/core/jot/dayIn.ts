@@ -1,4 +1,5 @@
 import { DAY } from '../time/civil';
+import type { DayNumber } from '../time/units';
 import { DAY_RULES } from './days';
 import { readingsOf } from './rule';
 import { textOf } from './text';
@@ -9,7 +10,7 @@ import { textOf } from './text';
  */
 export function dayIn(
   words: string,
-  { today, isMonthFirst }: { today: number; isMonthFirst: boolean },
+  { today, isMonthFirst }: { today: DayNumber; isMonthFirst: boolean },
 ): number | null {
   const text = textOf(words.trim());
   const context = {

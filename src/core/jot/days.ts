@@ -7,6 +7,7 @@ import {
   startOfWeek,
   weekdayOf,
 } from '../time/civil';
+import type { DayNumber } from '../time/units';
 import type { DayMeant, Meaning } from './meanings';
 import type { JotContext, Rule } from './rule';
 import { rule } from './rule';
@@ -44,11 +45,11 @@ function nextDate(month: number, day: number, today: number): number | null {
 }
 
 /** The next such weekday, today included. */
-const nextWeekday = (weekday: Weekday, today: number): number =>
+const nextWeekday = (weekday: Weekday, today: DayNumber): number =>
   today + ((weekday - weekdayOf(today) + DAYS_A_WEEK) % DAYS_A_WEEK);
 
 /** A day so many units on; in months that are too short, on their last. */
-export function addUnits(day: number, count: number, unit: Unit): number {
+export function addUnits(day: DayNumber, count: number, unit: Unit): number {
   if (unit === 'day') return day + count;
   if (unit === 'week') return day + count * DAYS_A_WEEK;
   const at = civilDate(day);
@@ -278,7 +279,7 @@ export const DAY_RULES: readonly Rule[] = [
   ),
 ];
 
-function weekOf(day: number | null): Meaning | null {
+function weekOf(day: DayNumber | null): Meaning | null {
   if (day === null) return null;
   const first = startOfWeek(day);
   return asDay({ day: first, lastDay: first + DAYS_A_WEEK - 1 });

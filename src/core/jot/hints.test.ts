@@ -1,8 +1,9 @@
 import { formatLocal, parseDate } from '../time/civil';
+import type { WallMs } from '../time/units';
 import { readJot } from './jot';
 import { TUESDAY } from './testing/context';
 
-const at = (wall: number, wholeDay: boolean) => formatLocal(wall).slice(0, wholeDay ? 10 : 16);
+const at = (wall: WallMs, wholeDay: boolean) => formatLocal(wall).slice(0, wholeDay ? 10 : 16);
 
 describe('what a line may mean instead', () => {
   test.each([

@@ -1,6 +1,7 @@
 import type { Repeat, RepeatEnd, RepeatPattern } from '../recurrence/repeat';
 import { firstStart, NO_REPEAT } from '../recurrence/repeat';
 import { civilDate, DAY, dayOfWall, MINUTE, weekdayOf } from '../time/civil';
+import type { DayNumber, WallMs } from '../time/units';
 import type { DayMeant, Meaning, OpenPattern, PartOfDay, Reading, TimeMeant } from './meanings';
 import { impossible } from './impossible';
 import { otherReadings } from './otherReadings';
@@ -107,7 +108,7 @@ interface When {
   /** Null for the whole day. */
   time: TimeMeant | null;
   /** Wall ms, where both ends were said with their days. */
-  end: number | null;
+  end: WallMs | null;
 }
 
 function whenSaid(said: Said, context: JotContext): When {
@@ -135,7 +136,7 @@ function whenSaid(said: Said, context: JotContext): When {
 }
 
 /** A pattern with what it asks of its first date filled in. */
-function closed(pattern: OpenPattern, day: number): RepeatPattern {
+function closed(pattern: OpenPattern, day: DayNumber): RepeatPattern {
   const { month, day: ofMonth } = civilDate(day);
   switch (pattern.kind) {
     case 'weeklyOnStart': {
@@ -206,7 +207,7 @@ function repeated(
   return { ...times, start, end, repeat: { pattern, end: endOf(said, pattern, dayOfWall(start)) } };
 }
 
-function endOf({ end }: Said, pattern: RepeatPattern, firstDay: number): RepeatEnd {
+function endOf({ end }: Said, pattern: RepeatPattern, firstDay: DayNumber): RepeatEnd {
   if (!end) return { kind: 'never' };
   if (end.end.kind !== 'for') return end.end;
   const { count, unit } = end.end;

@@ -1,5 +1,6 @@
 import { writeRepeat } from '../recurrence/repeat';
 import { DAY, formatDate, formatLocal } from '../time/civil';
+import type { WallMs } from '../time/units';
 import { readJot } from './jot';
 import cases from './testdata/lines.json';
 import { TUESDAY } from './testing/context';
@@ -38,7 +39,7 @@ function read(line: string) {
     wholeDay: jot.wholeDay,
     workdays,
   });
-  const format = (wall: number) => formatLocal(wall).slice(0, jot.wholeDay ? 10 : 16);
+  const format = (wall: WallMs) => formatLocal(wall).slice(0, jot.wholeDay ? 10 : 16);
   return {
     title: jot.title.toLowerCase(),
     wholeDay: jot.wholeDay,

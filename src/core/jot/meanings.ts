@@ -1,12 +1,13 @@
 import type { RepeatEnd, RepeatPattern } from '../recurrence/repeat';
 import type { Weekday } from '../time/civil';
+import type { DayNumber } from '../time/units';
 import type { Unit } from './vocabulary';
 
 /** Which day or days a line names (day numbers). */
 export interface DayMeant {
-  day: number;
+  day: DayNumber;
   /** The last day, where it names several. */
-  lastDay?: number;
+  lastDay?: DayNumber;
   /** Only a weekday was said: today counts unless its time is over. */
   weekday?: Weekday;
   /** From a weekday to another, which repeats where there is a time: "mon-fri 9:15". */
@@ -41,7 +42,7 @@ export type Meaning =
   | { kind: 'day'; day: DayMeant }
   | { kind: 'time'; time: TimeMeant | null }
   /** From a time of a day to a time of another. */
-  | { kind: 'stretch'; fromDay: DayMeant; from: TimeMeant; toDay: number; to: TimeMeant }
+  | { kind: 'stretch'; fromDay: DayMeant; from: TimeMeant; toDay: DayNumber; to: TimeMeant }
   /** So many minutes from now. */
   | { kind: 'soon'; minutes: number }
   | { kind: 'partOfDay'; part: PartOfDay; day?: DayMeant }

@@ -22,6 +22,7 @@ import {
   weekdaysNamed,
   WEEKDAYS,
 } from './vocabulary';
+import type { DayNumber } from '../time/units';
 
 const OF_MONTH = `(?:of\\s+)?(?:(?:each|every|the)\\s+(?:(${INTERVAL})\\s+)?months?|monthly)`;
 const WORKDAY = '(?:working\\s+day|workday|business\\s+day|weekday)';
@@ -230,7 +231,7 @@ export function datesWithin(
 
 /** The last day (day number) of so many units from a day on. */
 export const lastDayWithin = (
-  day: number,
+  day: DayNumber,
   count: number,
   unit: 'day' | 'week' | 'month' | 'year',
 ) => addUnits(day, count, unit) - 1;

@@ -1,12 +1,13 @@
 import type { Weekday } from '../time/civil';
+import type { DayNumber, WallMs } from '../time/units';
 import type { Meaning, Reading } from './meanings';
 import type { JotText } from './text';
 
 export interface JotContext {
   /** Wall ms: what the clock shows. */
-  now: number;
+  now: WallMs;
   /** Day number that a line means which names none. */
-  day: number;
+  day: DayNumber;
   calendars: readonly { id: string; name: string; defaultLength?: number }[];
   categories: readonly { id: string; name: string }[];
   defaultCalendarId: string;
@@ -18,7 +19,7 @@ export interface JotContext {
   /** Whether 3/12 is 12 March. */
   isMonthFirst: boolean;
   /** Days that have a name, as day numbers: closures and the like. */
-  namedDays: readonly { name: string; day: number }[];
+  namedDays: readonly { name: string; day: DayNumber }[];
 }
 
 export type Groups = readonly (string | undefined)[];

@@ -1,5 +1,6 @@
 import type { Occurrence } from '../agenda/occurrence';
 import { DAY } from '../time/civil';
+import type { DayNumber, MinuteOfDay } from '../time/units';
 import { isTop, nthDay, takesDay } from '../agenda/parts';
 import type { Track } from './tracks';
 import { partOnTrack } from './tracks';
@@ -9,8 +10,8 @@ export interface ColumnsFrame {
   /** What each column stands for, in order. */
   tracks: readonly Track[];
   /** Hours shown, in minutes of the day. */
-  fromMinute: number;
-  toMinute: number;
+  fromMinute: MinuteOfDay;
+  toMinute: MinuteOfDay;
   /** Height of the shown hours. */
   height: number;
   /** The least height of a block: a line of its title. */
@@ -64,7 +65,7 @@ type Placed = Omit<Block, 'left' | 'width'>;
 function placed(
   frame: ColumnsFrame,
   o: Occurrence,
-  day: number,
+  day: DayNumber,
   part: { from: number; to: number },
 ) {
   const top = Math.max(0, yOfMinute(frame, part.from));

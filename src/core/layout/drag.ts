@@ -1,4 +1,5 @@
 import { DAY, dayOfWall, MINUTE } from '../time/civil';
+import type { DayNumber } from '../time/units';
 
 /** Pure arithmetic of dragging on a sheet: days are day numbers, minutes are of the day, times wall ms. */
 
@@ -10,7 +11,7 @@ export interface Span {
 
 /** A place on the sheet. */
 export interface Spot {
-  day: number;
+  day: DayNumber;
   minute: number;
 }
 

@@ -1,10 +1,11 @@
 import type { Occurrence } from '../agenda/occurrence';
 import { DAY, MINUTE } from '../time/civil';
+import type { DayNumber } from '../time/units';
 import { DRAWN_A_DAY, drawable } from './drawable';
 
-const begins = (day: number, minute: number) =>
+const begins = (day: DayNumber, minute: number) =>
   ({ id: `${day}/${minute}`, start: day * DAY + minute * MINUTE }) as Occurrence;
-const crowd = (day: number, many: number) =>
+const crowd = (day: DayNumber, many: number) =>
   Array.from({ length: many }, (_, minute) => begins(day, minute));
 
 test('a crowded day leaves the other days whole', () => {

@@ -1,5 +1,6 @@
 import type { Occurrence } from '../agenda/occurrence';
 import { dayOfWall } from '../time/civil';
+import type { DayNumber } from '../time/units';
 
 /** Bars that begin on one day and are drawn: nobody can tell more of them apart, and a page can't draw any number. */
 export const DRAWN_A_DAY = 300;
@@ -10,7 +11,7 @@ export const DRAWN_A_DAY = 300;
  */
 export function drawable(
   occurrences: Occurrence[],
-  fromDay: number,
+  fromDay: DayNumber,
 ): { drawn: Occurrence[]; tooMany: number } {
   if (occurrences.length <= DRAWN_A_DAY) return { drawn: occurrences, tooMany: 0 };
   const counts = new Map<number, number>();

@@ -1,12 +1,13 @@
 import type { Occurrence } from '../agenda/occurrence';
 import type { Weekday } from '../time/civil';
 import { startOfWeek } from '../time/civil';
+import type { DayNumber } from '../time/units';
 import { daysOf, isTop } from '../agenda/parts';
 
 /** Weeks under each other, a cell a day, events on lines of the cells. */
 export interface GridFrame {
   /** First day (day number): the beginning of a week. */
-  fromDay: number;
+  fromDay: DayNumber;
   weeks: number;
   /** Lines that a cell has room for. */
   lines: number;
@@ -30,7 +31,7 @@ export interface GridBar {
 
 export interface GridWeek {
   /** First day (day number). */
-  day: number;
+  day: DayNumber;
   bars: GridBar[];
   /** Events of each cell that found no line. */
   more: number[];
@@ -51,7 +52,7 @@ type Stretch = Omit<GridBar, 'line'>;
 /** The cells of a week that an event covers; null when it lies on none of them. */
 function stretchIn(
   occurrence: Occurrence,
-  day: number,
+  day: DayNumber,
   offsets: readonly number[],
 ): Stretch | null {
   const { first, past } = daysOf(occurrence);

@@ -1,4 +1,5 @@
 import { DAY, MINUTE } from '../time/civil';
+import type { DayNumber } from '../time/units';
 import type { DragTarget, Press, PressEffect, PressEvent } from './press';
 import { HOLD, pressed } from './press';
 
@@ -119,7 +120,7 @@ test('a drag that is cancelled lets go; a press that is cancelled was none', () 
 
 test('an empty spot draws a time on its own day, or days where there are only days', () => {
   const draw = mouse({ target: null, grip: 'draw' });
-  const on = (day: number): PressEvent => ({
+  const on = (day: DayNumber): PressEvent => ({
     kind: 'moved',
     at: { x: 300, y: 100 },
     spot: { day, minute: 605 },

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { Occurrence } from '../agenda/occurrence';
 import { DAY, MINUTE } from '../time/civil';
+import type { DayNumber } from '../time/units';
 import { timed } from '../testing/occurrences';
 import { packLanes } from './lanes';
 import { tracksOf } from './tracks';
@@ -26,7 +27,7 @@ const frame: RowsFrame = {
   labelWidth: ({ title }) => title.length * 7,
 };
 
-const at = (day: number, hour: number, minute = 0) => day * 1440 + hour * 60 + minute;
+const at = (day: DayNumber, hour: number, minute = 0) => day * 1440 + hour * 60 + minute;
 
 test('a bar has its true place and length, and its label shares no lane with a neighbour', () => {
   const { rows } = layoutRows(frame, [

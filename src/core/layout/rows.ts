@@ -1,5 +1,6 @@
 import type { Occurrence } from '../agenda/occurrence';
 import { DAY } from '../time/civil';
+import type { DayNumber, MinuteOfDay } from '../time/units';
 import type { LabelSide } from './lanes';
 import { packLanes } from './lanes';
 import { isTop, nthDay, takesDay } from '../agenda/parts';
@@ -11,8 +12,8 @@ export interface RowsFrame {
   /** What each row stands for, in order. */
   tracks: readonly Track[];
   /** Hours shown, in minutes of the day. */
-  fromMinute: number;
-  toMinute: number;
+  fromMinute: MinuteOfDay;
+  toMinute: MinuteOfDay;
   /** Room for the rows' time line, without the gutter. */
   width: number;
   /** Room for all rows; rows grow past it when they must. */
@@ -107,7 +108,7 @@ export function minuteOfX(
 function topBar(
   frame: RowsFrame,
   o: Occurrence,
-  day: number,
+  day: DayNumber,
   part: { from: number; to: number },
 ): TopBar {
   const x = Math.max(0, xOfMinute(frame, part.from));
@@ -151,7 +152,7 @@ function contentOf(frame: RowsFrame, occurrences: readonly Occurrence[], track: 
 function timedPart(
   frame: RowsFrame,
   o: Occurrence,
-  day: number,
+  day: DayNumber,
   part: { from: number; to: number },
 ): Timed {
   const from = Math.max(0, xOfMinute(frame, part.from));

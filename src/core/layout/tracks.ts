@@ -1,10 +1,11 @@
 import type { Occurrence } from '../agenda/occurrence';
 import { partOn } from '../agenda/parts';
+import type { DayNumber } from '../time/units';
 
 /** What a row or a column stands for: a day, or one calendar's part of it. */
 export interface Track {
   /** Day number */
-  day: number;
+  day: DayNumber;
   /** Null: every calendar together. */
   calendarId: string | null;
 }

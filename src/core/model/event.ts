@@ -1,5 +1,6 @@
 import { DAY } from '../time/civil';
 import { instantOf } from '../time/zones';
+import type { EpochMs } from '../time/units';
 import type { EventTime } from './common';
 import { dayOf, wallOf, zoneOf } from './common';
 import type { changedDate, DateContent } from './eventFields';
@@ -50,7 +51,7 @@ export const uidOf = (id: string) => `${id}@orderly-week`;
 /** What an event holds when nothing else is said. */
 export function newEvent(
   fields: Pick<CalendarEvent, 'id' | 'calendarId' | 'start' | 'end'> & Partial<CalendarEvent>,
-  now: number,
+  now: EpochMs,
 ): CalendarEvent {
   const all: Partial<CalendarEvent> = initialFields() as Partial<CalendarEvent>;
   all.uid = uidOf(fields.id);
@@ -75,7 +76,7 @@ export function fieldsOfDate(
 export function revised(
   event: CalendarEvent,
   fields: Partial<CalendarEvent>,
-  now: number,
+  now: EpochMs,
 ): CalendarEvent {
   return { ...event, ...fields, updated: now, revision: event.revision + 1 };
 }

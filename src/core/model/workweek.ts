@@ -2,10 +2,11 @@ import type { Weekday } from '../time/civil';
 import { formatDate, weekdayOf } from '../time/civil';
 import type { HourCycle } from '../time/words';
 import { sayMinute } from '../time/words';
+import type { DayNumber } from '../time/units';
 import type { Workweek } from './others';
 
 /** Hours and workplace of a day (day number): those of its weekday, unless the date has its own. */
-export function workdayOf(day: number, workweek: Workweek): Workweek['days'][number] {
+export function workdayOf(day: DayNumber, workweek: Workweek): Workweek['days'][number] {
   return workweek.exceptions[formatDate(day)] ?? workweek.days[weekdayOf(day)]!;
 }
 
@@ -20,7 +21,7 @@ export function sayWorkday(
 }
 
 /** The first day after one that has working hours; the very next when none of the next year's has. */
-export function nextWorkday(day: number, workweek: Workweek): number {
+export function nextWorkday(day: DayNumber, workweek: Workweek): number {
   for (let next = day + 1; next <= day + 366; next++) {
     if (workdayOf(next, workweek).hours) return next;
   }

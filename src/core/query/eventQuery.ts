@@ -6,6 +6,7 @@ import { isSeries, isWholeDay } from '../model/event';
 import type { Filter, FilterKind } from '../model/view';
 import { EMPTY_FILTER } from '../model/view';
 import { DAY } from '../time/civil';
+import type { EpochMs } from '../time/units';
 
 /** The calendars that a question is about: those shown everywhere, all that there are, or these. */
 export type AskedCalendars = 'shown' | 'all' | readonly string[];
@@ -20,7 +21,7 @@ export interface EventQuery {
   eventIds: readonly string[] | null;
   filter: Filter;
   /** Epoch ms that the filter of the past goes by. */
-  now: number;
+  now: EpochMs;
 }
 
 /** Everything that the calendars shown everywhere have. */

@@ -1,6 +1,7 @@
 import type { Weekday } from '../time/civil';
 import { civilDate, daysInMonth, weekdayOf } from '../time/civil';
 import { WEEKDAYS } from '../time/words';
+import type { DayNumber } from '../time/units';
 import type { RepeatPattern } from './repeat';
 import { nthWeekday } from './repeat';
 import { nthWord, ordinal } from './sayRule';
@@ -22,7 +23,7 @@ export function rhythmOf(pattern: RepeatPattern): Rhythm {
 /** The plain pattern of a rhythm for an event that begins on a day (day number). */
 export function patternFor(
   rhythm: Exclude<Rhythm, 'custom'>,
-  day: number,
+  day: DayNumber,
   weekStart: Weekday,
 ): RepeatPattern {
   const { month, day: ofMonth } = civilDate(day);
@@ -51,7 +52,7 @@ const wordsOf = (pattern: Monthly): string => {
 
 /** The ways to repeat each month that fit a day (day number), with the one in use; each once. */
 export function monthlyChoices(
-  day: number,
+  day: DayNumber,
   current: Monthly,
 ): { key: string; label: string; pattern: Monthly }[] {
   const { year, month, day: ofMonth } = civilDate(day);

@@ -1,11 +1,12 @@
 import { DAY } from '../time/civil';
+import type { WallMs } from '../time/units';
 import { BARREN_LIMIT, END_OF_TIME, firstFrom, generate, periodStarts, UNITS } from './generate';
 import type { Rule } from './rule';
 
 /** What COUNT of a rule comes to. */
 export interface Counted {
   /** The last start (wall ms); -Infinity when the rule never matches. */
-  last: number;
+  last: WallMs;
   /** Whether counting was given up, so that the rule is taken to go on. */
   isCut: boolean;
 }

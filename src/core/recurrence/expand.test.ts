@@ -2,12 +2,13 @@ import fc from 'fast-check';
 import { RRuleTemporal } from 'rrule-temporal';
 import { Temporal } from 'temporal-polyfill';
 import { DAY, formatLocal, HOUR, parseLocal } from '../time/civil';
+import type { EpochMs } from '../time/units';
 import { expandRecurrence, expandSeries, MAX_DATES } from './expand';
 import { parseRule, RuleError } from './rule';
 import { countDates, lastRuleStart, nextStarts } from './walk';
 import cases from './testdata/recurrence.json';
 
-const iso = (epochMs: number) => new Date(epochMs).toISOString().replace('.000Z', 'Z');
+const iso = (epochMs: EpochMs) => new Date(epochMs).toISOString().replace('.000Z', 'Z');
 
 describe('conformance', () => {
   test.each(cases.map((c) => [c.id, c] as const))('%s', (_id, c) => {

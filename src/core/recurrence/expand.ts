@@ -1,5 +1,6 @@
 import { DAY, formatLocal, formatDate, dayOfWall, HOUR, parseLocal } from '../time/civil';
 import { instantFromWall, wallFromInstant } from '../time/zones';
+import type { WallMs } from '../time/units';
 import { expandRule } from './expandRule';
 import type { Rule } from './rule';
 import { parseRule } from './rule';
@@ -10,7 +11,7 @@ export const MAX_DATES = 10_000;
 /** A series as integers: what the expansion needs to know of an event. */
 export interface Series {
   /** Start of the first date, wall ms in `zone`. */
-  start: number;
+  start: WallMs;
   /** IANA zone; null when the series floats or lasts whole days. */
   zone: string | null;
   rule: Rule | null;
@@ -29,7 +30,7 @@ const FURTHEST_CHANGE = DAY + 4 * HOUR;
  * Whether UNTIL lets a start (wall ms) stand. A date includes its whole day; an instant is compared
  * with the start's own instant (RFC 5545 §3.3.10).
  */
-function untilTest(rule: Rule, zone: string | null): (wall: number) => boolean {
+function untilTest(rule: Rule, zone: string | null): (wall: WallMs) => boolean {
   const { until } = rule;
   if (!until) return always;
   if (until.kind === 'date') return (wall) => wall < (until.day + 1) * DAY;
@@ -80,7 +81,7 @@ export function expandSeries(
 }
 
 /** EXDATE is matched by instant where there is a zone: two wall times around a gap can be one instant. */
-function isSkipped(series: Series, wall: number): boolean {
+function isSkipped(series: Series, wall: WallMs): boolean {
   if (series.skipped.has(wall)) return true;
   const { zone } = series;
   if (zone === null || zone === 'UTC') return false;

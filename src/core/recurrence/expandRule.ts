@@ -1,4 +1,5 @@
 import { DAY } from '../time/civil';
+import type { WallMs } from '../time/units';
 import { inCoarserTerms } from './coarser';
 import type { CommonRule } from './commonRules';
 import { commonRule } from './commonRules';
@@ -9,9 +10,9 @@ import type { Rule } from './rule';
 
 export interface RuleWindow {
   /** Wall ms, included. */
-  from: number;
+  from: WallMs;
   /** Wall ms, excluded. */
-  to: number;
+  to: WallMs;
   /** Most starts to give; the rest is cut. */
   limit: number;
 }
@@ -25,7 +26,7 @@ export function expandRule(
   given: Rule,
   start: number,
   window: RuleWindow,
-  untilAllows: (wall: number) => boolean,
+  untilAllows: (wall: WallMs) => boolean,
 ): { starts: number[]; cut: boolean } {
   const common = commonRule(given, start);
   const rule = common ? given : inCoarserTerms(given, start);
@@ -56,7 +57,7 @@ function fromCommon(
   { from, limit }: RuleWindow,
   to: number,
   rule: Rule,
-  untilAllows: (wall: number) => boolean,
+  untilAllows: (wall: WallMs) => boolean,
 ): { starts: number[]; cut: boolean } {
   const starts: number[] = [];
   const asked = askUntilFrom(rule);
@@ -75,7 +76,7 @@ function fromPeriods(
   start: number,
   window: RuleWindow,
   last: number,
-  untilAllows: (wall: number) => boolean,
+  untilAllows: (wall: WallMs) => boolean,
 ): { starts: number[]; cut: boolean } {
   const starts: number[] = [];
   let cut = false;

@@ -1,4 +1,5 @@
 import { DAY, dayNumber, dayOfWall, HOUR, MINUTE } from '../time/civil';
+import type { WallMs } from '../time/units';
 import type { Periods } from './periods';
 import { passesDayLimits, periodsOf } from './periods';
 import type { Rule } from './rule';
@@ -23,7 +24,7 @@ export const BARREN_LIMIT = {
 
 interface Sink {
   /** Takes the next start (wall ms, ascending); false stops the expansion. */
-  (wall: number): boolean;
+  (wall: WallMs): boolean;
 }
 
 /** Times of day that a rule sets, in ms after midnight, ascending (RFC 5545 §3.3.10, BYHOUR to BYSECOND). */
@@ -82,7 +83,7 @@ function startsOn(days: number[], times: number[], positions: readonly number[])
 }
 
 /** The first of ascending starts that is not before a wall time. */
-export function firstFrom({ size, at }: Starts, wall: number): number {
+export function firstFrom({ size, at }: Starts, wall: WallMs): number {
   let low = 0;
   let high = size;
   while (low < high) {

@@ -8,6 +8,7 @@ import {
   weekdayOf,
   weekNumber,
 } from '../time/civil';
+import type { DayNumber } from '../time/units';
 import type { Rule, RuleDay } from './rule';
 
 /**
@@ -17,7 +18,7 @@ import type { Rule, RuleDay } from './rule';
  */
 export interface Periods {
   /** Index of the period that holds a day. */
-  indexOf(day: number): number;
+  indexOf(day: DayNumber): number;
   /** Day on which a period begins. */
   startOf(index: number): number;
   /** Days that the rule picks in a period, ascending, before BYSETPOS. */
@@ -62,13 +63,13 @@ function weekdaysBetween(byDay: RuleDay[], first: number, last: number): number[
   return days;
 }
 
-function matchesMonthDay(rule: Rule, day: number): boolean {
+function matchesMonthDay(rule: Rule, day: DayNumber): boolean {
   const date = civilDate(day);
   const fromEnd = date.day - daysInMonth(date.year, date.month) - 1;
   return rule.byMonthDay.includes(date.day) || rule.byMonthDay.includes(fromEnd);
 }
 
-function matchesYearDay(rule: Rule, day: number): boolean {
+function matchesYearDay(rule: Rule, day: DayNumber): boolean {
   const { year } = civilDate(day);
   const ordinal = day - dayNumber(year, 1, 1) + 1;
   return (
@@ -77,7 +78,7 @@ function matchesYearDay(rule: Rule, day: number): boolean {
   );
 }
 
-function matchesWeekNo(rule: Rule, day: number): boolean {
+function matchesWeekNo(rule: Rule, day: DayNumber): boolean {
   const { year, week } = weekNumber(day, rule.weekStart);
   const weeks =
     (firstWeekStart(year + 1, rule.weekStart) - firstWeekStart(year, rule.weekStart)) / 7;
@@ -85,7 +86,7 @@ function matchesWeekNo(rule: Rule, day: number): boolean {
 }
 
 /** Whether a day passes every BY part about days, read as limits; the nth of BYDAY is left to the callers that know its range. */
-export function passesDayLimits(rule: Rule, day: number): boolean {
+export function passesDayLimits(rule: Rule, day: DayNumber): boolean {
   return (
     (rule.byMonth.length === 0 || rule.byMonth.includes(civilDate(day).month)) &&
     (rule.byWeekNo.length === 0 || matchesWeekNo(rule, day)) &&
@@ -97,7 +98,7 @@ export function passesDayLimits(rule: Rule, day: number): boolean {
 
 const NO_DAYS: number[] = [];
 
-function daily(rule: Rule, startDay: number): Periods {
+function daily(rule: Rule, startDay: DayNumber): Periods {
   return {
     indexOf: (day) => day - startDay,
     startOf: (index) => startDay + index,
@@ -105,7 +106,7 @@ function daily(rule: Rule, startDay: number): Periods {
   };
 }
 
-function weekly(rule: Rule, startDay: number): Periods {
+function weekly(rule: Rule, startDay: DayNumber): Periods {
   const weekZero = startOfWeek(startDay, rule.weekStart);
   const weekdays = rule.byDay.length
     ? rule.byDay.map((entry) => entry.weekday)
@@ -123,7 +124,7 @@ function weekly(rule: Rule, startDay: number): Periods {
   };
 }
 
-function monthly(rule: Rule, startDay: number): Periods {
+function monthly(rule: Rule, startDay: DayNumber): Periods {
   const start = civilDate(startDay);
   const zero = start.year * 12 + start.month - 1;
   const rest = { ...rule, byMonth: [], byDay: [], byMonthDay: [] };
@@ -166,7 +167,7 @@ function daysOfMonth(
   return monthDays(rule, year, month, [startDayOfMonth]);
 }
 
-function yearly(rule: Rule, startDay: number): Periods {
+function yearly(rule: Rule, startDay: DayNumber): Periods {
   const start = civilDate(startDay);
   const noDays =
     rule.byDay.length + rule.byMonthDay.length + rule.byYearDay.length + rule.byWeekNo.length === 0;
@@ -250,7 +251,7 @@ function yearlyDays(
 }
 
 /** The periods of a rule with FREQ of DAILY or longer, for a series that starts on `startDay`. */
-export function periodsOf(rule: Rule, startDay: number): Periods {
+export function periodsOf(rule: Rule, startDay: DayNumber): Periods {
   switch (rule.frequency) {
     case 'YEARLY':
       return yearly(rule, startDay);

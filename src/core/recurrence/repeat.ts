@@ -1,6 +1,7 @@
 import type { Weekday } from '../time/civil';
 import { civilDate, DAY, dayOfWall, daysInMonth, weekdayOf } from '../time/civil';
 import { instantFromWall, wallFromInstant } from '../time/zones';
+import type { DayNumber } from '../time/units';
 import { expandRule } from './expandRule';
 import type { Rule } from './rule';
 import { parseRule, plainRule } from './rule';
@@ -22,7 +23,7 @@ export type RepeatPattern =
   | { kind: 'custom'; rule: string };
 
 export type RepeatEnd =
-  { kind: 'never' } | { kind: 'on'; day: number } | { kind: 'after'; count: number };
+  { kind: 'never' } | { kind: 'on'; day: DayNumber } | { kind: 'after'; count: number };
 
 export interface Repeat {
   pattern: RepeatPattern;
@@ -241,13 +242,13 @@ export function patternOnDay(pattern: RepeatPattern, from: number, to: number): 
   }
 }
 
-const isMonthEnd = (day: number) => {
+const isMonthEnd = (day: DayNumber) => {
   const { year, month, day: ofMonth } = civilDate(day);
   return ofMonth === daysInMonth(year, month);
 };
 
 /** Which weekday of its month a day is: the nth, or the last (-1) where it is that and `preferLast`, or the fifth. */
-export function nthWeekday(day: number, preferLast = false): { nth: number; weekday: Weekday } {
+export function nthWeekday(day: DayNumber, preferLast = false): { nth: number; weekday: Weekday } {
   const { year, month, day: ofMonth } = civilDate(day);
   const nth = Math.ceil(ofMonth / 7);
   const isLast = ofMonth + 7 > daysInMonth(year, month);

@@ -1,5 +1,6 @@
 import type { Weekday } from '../time/civil';
 import { DAY, dayNumber, daysInMonth, HOUR, MINUTE } from '../time/civil';
+import type { EpochMs, WallMs } from '../time/units';
 
 export type Frequency =
   'YEARLY' | 'MONTHLY' | 'WEEKLY' | 'DAILY' | 'HOURLY' | 'MINUTELY' | 'SECONDLY';
@@ -14,8 +15,8 @@ export interface RuleDay {
 /** UNTIL is a plain date, a wall time, or an instant, as its form in the text says (RFC 5545 §3.3.10). */
 export type Until =
   | { kind: 'date'; day: number }
-  | { kind: 'wall'; wall: number }
-  | { kind: 'instant'; epochMs: number };
+  | { kind: 'wall'; wall: WallMs }
+  | { kind: 'instant'; epochMs: EpochMs };
 
 /** A recurrence rule (RFC 5545 §3.3.10), with SKIP of RFC 7529 for the Gregorian calendar. */
 export interface Rule {

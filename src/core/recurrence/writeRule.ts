@@ -1,4 +1,6 @@
 import { dayOfWall, formatDate, formatLocal } from '../time/civil';
+import type { EpochMs, WallMs } from '../time/units';
+import { utcWall } from '../time/zones';
 import type { Rule, RuleDay, Until } from './rule';
 
 const DAY_CODES = ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'];
@@ -12,7 +14,7 @@ function writeUntil(until: Until): string {
     case 'wall':
       return bare(formatLocal(until.wall));
     case 'instant':
-      return `${bare(formatLocal(until.epochMs))}Z`;
+      return `${bare(formatLocal(utcWall(until.epochMs)))}Z`;
   }
 }
 
@@ -48,9 +50,9 @@ export function writeRule(rule: Rule): string {
  * (RFC 5545 §3.3.10). `instant` is that date's epoch ms.
  */
 export function untilAt(
-  wall: number,
+  wall: WallMs,
   kind: { wholeDay: boolean; zone: string | null },
-  instant: number,
+  instant: EpochMs,
 ): Until {
   if (kind.wholeDay) return { kind: 'date', day: dayOfWall(wall) };
   return kind.zone === null ? { kind: 'wall', wall } : { kind: 'instant', epochMs: instant };

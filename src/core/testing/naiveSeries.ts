@@ -19,6 +19,7 @@ import {
   weekdayOf,
 } from '../time/civil';
 import { instantFromWall, wallFromInstant } from '../time/zones';
+import type { DayNumber, WallMs } from '../time/units';
 
 /**
  * A slow reading of repeat rules, day by day, that shares nothing with the app's own: what tests
@@ -27,7 +28,7 @@ import { instantFromWall, wallFromInstant } from '../time/zones';
 
 /** Dates by day number, read once: the same few years are gone through again and again. */
 const known = new Map<number, CivilDate & { length: number }>();
-function dateOf(day: number): CivilDate & { length: number } {
+function dateOf(day: DayNumber): CivilDate & { length: number } {
   let date = known.get(day);
   if (!date) {
     const { year, month, day: ofMonth } = civilDate(day);
@@ -43,14 +44,14 @@ function partsOf(rule: string): Record<string, string> {
 }
 
 /** Name and number of the period of a FREQ that holds a day. */
-function periodOf(day: number, freq: string, weekStart: number): number {
+function periodOf(day: DayNumber, freq: string, weekStart: DayNumber): number {
   if (freq === 'DAILY') return day;
   if (freq === 'WEEKLY') return Math.round(startOfWeek(day, weekStart as 0) / 7);
   const { year, month } = dateOf(day);
   return freq === 'MONTHLY' ? year * 12 + month : year;
 }
 
-function matchesByDay(entry: string, day: number, isNthOfMonth: boolean): boolean {
+function matchesByDay(entry: string, day: DayNumber, isNthOfMonth: boolean): boolean {
   const [, nth, code] = /^(-?\d+)?(\w\w)$/.exec(entry)!;
   if (CODES.indexOf(code!) !== weekdayOf(day)) return false;
   if (!nth) return true;
@@ -62,7 +63,7 @@ function matchesByDay(entry: string, day: number, isNthOfMonth: boolean): boolea
     : Math.floor(fromEnd / 7) + 1 === -Number(nth);
 }
 
-function matchesDay(parts: Record<string, string>, day: number, start: number): boolean {
+function matchesDay(parts: Record<string, string>, day: DayNumber, start: number): boolean {
   const { FREQ: freq, BYDAY: byDay, BYMONTHDAY: byMonthDay, BYMONTH: byMonth } = parts;
   const { month, day: ofMonth, length } = dateOf(day);
   const first = dateOf(start);
@@ -83,7 +84,7 @@ function matchesDay(parts: Record<string, string>, day: number, start: number): 
 }
 
 /** UNTIL as a test of wall times. */
-function untilOf(text: string | undefined, zone: string | null): (wall: number) => boolean {
+function untilOf(text: string | undefined, zone: string | null): (wall: WallMs) => boolean {
   if (!text) return () => true;
   const [, y, m, d, clock] = /^(\d{4})(\d\d)(\d\d)(?:T(\d{6}))?/.exec(text)!;
   const day = dayNumber(Number(y), Number(m), Number(d));
@@ -163,10 +164,10 @@ function seenDate(event: CalendarEvent, change: ChangedDate, span: [number, numb
 }
 
 /** All dates of an event up to a day, in order. THISANDFUTURE is not among what it knows. */
-export function naiveDates(event: CalendarEvent, toDay: number): NaiveDate[] {
+export function naiveDates(event: CalendarEvent, toDay: DayNumber): NaiveDate[] {
   const zone = zoneOf(event.start);
   const start = wallOf(event.start);
-  const at = (wall: number) => (zone === null ? wall : instantFromWall(wall, zone));
+  const at = (wall: WallMs) => (zone === null ? wall : instantFromWall(wall, zone));
   const length = instantOfTime(event.end) - instantOfTime(event.start);
   const ruled = event.rule
     ? naiveRuleStarts(event.rule, start, zone, toDay * DAY)
@@ -253,7 +254,7 @@ function eventOf({ parts, interval, end, begin, hour, length, clock }: Seed): Ca
   const plain = naiveRuleStarts(parts, from, zone, from + 500 * DAY)[0]!;
   const years = rule.includes('YEARLY') ? 14 : 3;
   const starts = naiveRuleStarts(rule, plain, zone, plain + years * 366 * DAY);
-  const time = (wall: number): EventTime =>
+  const time = (wall: WallMs): EventTime =>
     clock === 'days'
       ? { kind: 'date', date: formatDate(dayOfWall(wall)) }
       : zone

@@ -1,10 +1,11 @@
 import type { Occurrence } from '../agenda/occurrence';
 import { DAY, MINUTE, parseDate } from '../time/civil';
+import type { DayNumber } from '../time/units';
 
 /** An occurrence for tests, at minutes of a day (day number). */
 export function timed(
   title: string,
-  day: number,
+  day: DayNumber,
   from: number,
   to: number,
   more: Partial<Occurrence> = {},
@@ -35,7 +36,7 @@ export function timed(
 /** One that lasts whole days. */
 export const wholeDays = (
   title: string,
-  day: number,
+  day: DayNumber,
   days: number,
   more: Partial<Occurrence> = {},
 ): Occurrence => timed(title, day, 0, days * 1440, { wholeDay: true, ...more });

@@ -8,6 +8,7 @@ import type { CalendarEvent } from '../model/event';
 import type { Workweek } from '../model/others';
 import { workdayOf } from '../model/workweek';
 import { DAY, dayOfWall } from '../time/civil';
+import type { EpochMs } from '../time/units';
 
 /** What becomes of a date that falls on a closure. */
 export type SweepAction = 'skip' | 'next' | 'previous' | 'leave';
@@ -134,7 +135,7 @@ export function sweepEvents(
   steps: readonly SweepStep[],
   eventOf: (id: string) => CalendarEvent | null,
   zone: string,
-  now: number,
+  now: EpochMs,
 ): { before: CalendarEvent; after: CalendarEvent }[] {
   const byEvent = new Map<string, SweepStep[]>();
   for (const step of effective(steps)) {

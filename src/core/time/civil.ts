@@ -7,6 +7,8 @@
  *   changed. It names a plain date and time, not an instant; `zones.ts` turns one into the other.
  */
 
+import type { DayNumber, MinuteOfDay, WallMs } from './units';
+
 export const MINUTE = 60_000;
 export const HOUR = 60 * MINUTE;
 export const DAY = 24 * HOUR;
@@ -23,7 +25,7 @@ export interface CivilDate {
 }
 
 /** Day number of a date. `month` may lie outside 1–12 and is carried into the year. */
-export function dayNumber(year: number, month: number, day: number): number {
+export function dayNumber(year: number, month: number, day: number): DayNumber {
   const carried = year + Math.floor((month - 1) / 12);
   const m = ((((month - 1) % 12) + 12) % 12) + 1;
   const y = m <= 2 ? carried - 1 : carried;
@@ -36,7 +38,7 @@ export function dayNumber(year: number, month: number, day: number): number {
 }
 
 /** The date of a day number. */
-export function civilDate(day: number): CivilDate {
+export function civilDate(day: DayNumber): CivilDate {
   const z = day + 719_468;
   const era = Math.floor(z / 146_097);
   const dayOfEra = z - era * 146_097;
@@ -70,22 +72,25 @@ export function daysInMonth(year: number, month: number): number {
 }
 
 /** Weekday of a day number, 0 = Monday. */
-export function weekdayOf(day: number): Weekday {
+export function weekdayOf(day: DayNumber): Weekday {
   return ((((day + 3) % 7) + 7) % 7) as Weekday;
 }
 
 /** The day number on which the week that holds `day` begins. */
-export function startOfWeek(day: number, firstWeekday: Weekday = 0): number {
+export function startOfWeek(day: DayNumber, firstWeekday: Weekday = 0): DayNumber {
   return day - ((weekdayOf(day) - firstWeekday + 7) % 7);
 }
 
 /** Day number of the first day of week 1 of a year: the week that holds at least four of its days. */
-export function firstWeekStart(year: number, firstWeekday: Weekday = 0): number {
+export function firstWeekStart(year: number, firstWeekday: Weekday = 0): DayNumber {
   return startOfWeek(dayNumber(year, 1, 4), firstWeekday);
 }
 
 /** Week number of a day with its week-year (ISO 8601 when the week starts on Monday). */
-export function weekNumber(day: number, firstWeekday: Weekday = 0): { year: number; week: number } {
+export function weekNumber(
+  day: DayNumber,
+  firstWeekday: Weekday = 0,
+): { year: number; week: number } {
   const start = startOfWeek(day, firstWeekday);
   // The fourth day of a week decides which year the week belongs to.
   const year = civilDate(start + 3).year;
@@ -98,23 +103,23 @@ const THURSDAY = 3;
  * The number that offices give to the week that holds a day, whatever day weeks begin on: that of its
  * Thursday (ISO 8601), so that weeks from Sunday, Saturday and Monday bear the same number.
  */
-export function officeWeek(day: number, firstWeekday: Weekday): { year: number; week: number } {
+export function officeWeek(day: DayNumber, firstWeekday: Weekday): { year: number; week: number } {
   const start = startOfWeek(day, firstWeekday);
   return weekNumber(start + ((THURSDAY - firstWeekday + 7) % 7));
 }
 
 /** The first day of the nth week of a year, as offices number weeks (see `officeWeek`). */
-export function officeWeekStart(year: number, nth: number, firstWeekday: Weekday): number {
+export function officeWeekStart(year: number, nth: number, firstWeekday: Weekday): DayNumber {
   return startOfWeek(firstWeekStart(year) + (nth - 1) * 7 + THURSDAY, firstWeekday);
 }
 
 /** The day number part of a wall time. */
-export function dayOfWall(wall: number): number {
+export function dayOfWall(wall: WallMs): DayNumber {
   return Math.floor(wall / DAY);
 }
 
 /** Minutes after midnight of a wall time (fractions kept). */
-export function minuteOfDay(wall: number): number {
+export function minuteOfDay(wall: WallMs): MinuteOfDay {
   return (wall - dayOfWall(wall) * DAY) / MINUTE;
 }
 
@@ -125,13 +130,13 @@ const LOCAL_PATTERN = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})(?::(\d{2}))?$/;
  * Day number of `YYYY-MM-DD`.
  * @throws RangeError when the text is not a date that exists.
  */
-export function parseDate(text: string): number {
+export function parseDate(text: string): DayNumber {
   const m = DATE_PATTERN.exec(text);
   if (!m) throw new RangeError(`Not a date: ${text}`);
   return checkedDay(Number(m[1]), Number(m[2]), Number(m[3]), text);
 }
 
-function checkedDay(year: number, month: number, day: number, text: string): number {
+function checkedDay(year: number, month: number, day: number, text: string): DayNumber {
   if (month < 1 || month > 12 || day < 1 || day > daysInMonth(year, month)) {
     throw new RangeError(`No such date: ${text}`);
   }
@@ -175,7 +180,7 @@ function plainLocal(text: string): number | null {
  * Wall ms of `YYYY-MM-DDTHH:mm[:ss]`; a date alone gives its midnight.
  * @throws RangeError when the text is not a date and time that exist. A 60th second counts as the 59th (RFC 5545 §3.3.12).
  */
-export function parseLocal(text: string): number {
+export function parseLocal(text: string): WallMs {
   const plain = plainLocal(text);
   if (plain !== null) return plain;
   const m = LOCAL_PATTERN.exec(text);
@@ -196,13 +201,13 @@ export function parseLocal(text: string): number {
 const pad = (value: number, width = 2) => String(value).padStart(width, '0');
 
 /** `YYYY-MM-DD` of a day number. */
-export function formatDate(day: number): string {
+export function formatDate(day: DayNumber): string {
   const { year, month, day: d } = civilDate(day);
   return `${pad(year, 4)}-${pad(month)}-${pad(d)}`;
 }
 
 /** `YYYY-MM-DDTHH:mm:ss` of a wall time. */
-export function formatLocal(wall: number): string {
+export function formatLocal(wall: WallMs): string {
   const day = dayOfWall(wall);
   const seconds = Math.floor((wall - day * DAY) / 1000);
   return `${formatDate(day)}T${pad(Math.floor(seconds / 3600))}:${pad(Math.floor(seconds / 60) % 60)}:${pad(seconds % 60)}`;

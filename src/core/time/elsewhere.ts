@@ -1,6 +1,7 @@
 import type { Weekday } from './civil';
 import { DAY, dayOfWall, minuteOfDay, weekdayOf } from './civil';
 import { wallFromInstant } from './zones';
+import type { DayNumber, EpochMs, WallMs } from './units';
 
 /** Usual office hours anywhere, in minutes of the day: what people elsewhere are taken to keep. */
 const OFFICE = { from: 9 * 60, to: 17 * 60 };
@@ -9,7 +10,7 @@ const OFFICE = { from: 9 * 60, to: 17 * 60 };
 export interface ClockElsewhere {
   zone: string;
   /** Wall ms there. */
-  wall: number;
+  wall: WallMs;
   /** Days that its date is ahead (1) or behind (-1) of the clock it is compared with. */
   dayShift: number;
   /** Minutes that its clock is ahead. */
@@ -19,7 +20,7 @@ export interface ClockElsewhere {
 
 /** What a clock in `zone` shows at an instant (epoch ms), compared with one in `home`. */
 export function clockElsewhere(
-  epochMs: number,
+  epochMs: EpochMs,
   zone: string,
   home: string,
   offDays: readonly Weekday[] = [5, 6],
@@ -53,9 +54,9 @@ export interface AxisHours {
  */
 export function axisHours(
   zone: string,
-  fromDay: number,
-  toDay: number,
-  instantOf: (wall: number) => number,
+  fromDay: DayNumber,
+  toDay: DayNumber,
+  instantOf: (wall: WallMs) => number,
   atMinute = 12 * 60,
 ): AxisHours[] {
   const found = new Map<number, AxisHours>();

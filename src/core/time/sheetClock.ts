@@ -1,4 +1,5 @@
 import { formatDate, parseDate } from './civil';
+import type { DayNumber } from './units';
 
 /** A time spent elsewhere: plain dates, both included, and the zone whose clock counts on them. */
 export interface Travel {
@@ -9,8 +10,8 @@ export interface Travel {
 
 /** A stay with its days as day numbers, the last included. */
 export interface Stay {
-  fromDay: number;
-  toDay: number;
+  fromDay: DayNumber;
+  toDay: DayNumber;
   zone: string;
 }
 
@@ -56,7 +57,7 @@ export function readTravelClock(name: string): TravelClock {
 }
 
 /** The real zone whose clock counts on a day (day number). */
-export function zoneOnDay(clock: string, day: number): string {
+export function zoneOnDay(clock: string, day: DayNumber): string {
   if (!isTravelClock(clock)) return clock;
   const { home, stays } = readTravelClock(clock);
   return stays.find(({ fromDay, toDay }) => day >= fromDay && day <= toDay)?.zone ?? home;
@@ -68,6 +69,6 @@ export function travelProblem({ from, to }: Pick<Travel, 'from' | 'to'>): string
 }
 
 /** A stay between days (day numbers, the last included). */
-export function travelBetween(fromDay: number, toDay: number, zone: string): Travel {
+export function travelBetween(fromDay: DayNumber, toDay: DayNumber, zone: string): Travel {
   return { from: formatDate(fromDay), to: formatDate(toDay), zone };
 }

@@ -1,5 +1,6 @@
 import type { Weekday } from './civil';
 import { civilDate, DAY, dayOfWall, minuteOfDay, weekdayOf } from './civil';
+import type { DayNumber, WallMs } from './units';
 
 export type HourCycle = '12' | '24';
 
@@ -56,7 +57,7 @@ function writer(locale: string, options: DayParts): Writer {
 
 /** A date of a day number, in the parts that `options` asks for. */
 export function sayDay(
-  day: number,
+  day: DayNumber,
   { locale }: Pick<Wording, 'locale'>,
   options: DayParts,
 ): string {
@@ -121,7 +122,7 @@ export function saySpan(
   const last = wholeDay ? dayOfWall(end) - 1 : dayOfWall(end);
   const day = (d: number) => sayDay(d, wording, dayOptions);
   if (wholeDay) return last > first ? `${day(first)} – ${day(last)}` : day(first);
-  const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
+  const at = (wall: WallMs) => sayMinute(minuteOfDay(wall), wording.hourCycle);
   const nextMidnight = last === first + 1 && minuteOfDay(end) === 0;
   if (last === first || nextMidnight) return `${day(first)}, ${at(start)} – ${at(end)}`;
   return `${day(first)}, ${at(start)} – ${day(last)}, ${at(end)}`;
@@ -160,7 +161,7 @@ export const WEEKDAYS = [
 /** "Mon" */
 export const shortWeekday = (weekday: Weekday) => WEEKDAYS[weekday].slice(0, 3);
 
-export const weekdayName = (day: number) => shortWeekday(weekdayOf(day));
+export const weekdayName = (day: DayNumber) => shortWeekday(weekdayOf(day));
 
 const numbers = new Intl.NumberFormat('en');
 

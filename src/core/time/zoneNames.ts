@@ -1,5 +1,6 @@
 import { DAY } from './civil';
 import { describeOffset, isKnownZone, offsetAt } from './zones';
+import type { EpochMs } from './units';
 
 /** A zone as people look for it. */
 export interface ZoneEntry {
@@ -131,13 +132,13 @@ const spaced = (text: string) => text.replaceAll('_', ' ');
 /** The place that a zone is named after: "Asia/Tokyo" → "Tokyo". */
 export const cityOf = (zone: string) => spaced(zone.split('/').at(-1)!);
 
-function named(zone: string, locale: string, style: 'short' | 'long', epochMs: number): string {
+function named(zone: string, locale: string, style: 'short' | 'long', epochMs: EpochMs): string {
   const format = new Intl.DateTimeFormat(locale, { timeZone: zone, timeZoneName: style });
   return format.formatToParts(epochMs).find(({ type }) => type === 'timeZoneName')?.value ?? '';
 }
 
 /** The abbreviation of a zone's time at an instant (epoch ms), or "". */
-function abbreviationOf(zone: string, longName: string, epochMs: number): string {
+function abbreviationOf(zone: string, longName: string, epochMs: EpochMs): string {
   for (const locale of ABBREVIATING) {
     const short = named(zone, locale, 'short', epochMs);
     if (/^[A-Z]{2,5}$/.test(short)) return short;
@@ -146,7 +147,7 @@ function abbreviationOf(zone: string, longName: string, epochMs: number): string
 }
 
 /** The abbreviations of a zone's other offsets in the year after an instant. */
-function abbreviationsOfYear(zone: string, epochMs: number): string[] {
+function abbreviationsOfYear(zone: string, epochMs: EpochMs): string[] {
   const now = offsetAt(epochMs, zone);
   const others = [3, 6, 9]
     .map((months) => epochMs + months * 30 * DAY)
@@ -156,7 +157,7 @@ function abbreviationsOfYear(zone: string, epochMs: number): string[] {
 }
 
 /** What people call a zone at an instant (epoch ms). */
-export function describeZone(zone: string, epochMs: number): ZoneEntry {
+export function describeZone(zone: string, epochMs: EpochMs): ZoneEntry {
   const longName = named(zone, 'en-GB', 'long', epochMs);
   const offsetMs = offsetAt(epochMs, zone);
   return {

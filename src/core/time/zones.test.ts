@@ -1,8 +1,9 @@
 import { parseLocal } from './civil';
 import { describeOffset, instantFromWall, isKnownZone, offsetAt, wallFromInstant } from './zones';
 import cases from './testdata/timezones.json';
+import type { EpochMs } from './units';
 
-const iso = (epochMs: number) => new Date(epochMs).toISOString().replace('.000Z', 'Z');
+const iso = (epochMs: EpochMs) => new Date(epochMs).toISOString().replace('.000Z', 'Z');
 
 test.each(cases.map((c) => [`${c.tzid} ${c.local} ${c.about}`, c] as const))('%s', (_id, c) => {
   expect(iso(instantFromWall(parseLocal(c.local), c.tzid))).toBe(c.utc);

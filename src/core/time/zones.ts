@@ -1,5 +1,6 @@
 import { DAY, dayNumber, dayOfWall } from './civil';
 import { isTravelClock, readTravelClock, zoneOnDay } from './sheetClock';
+import type { EpochMs, WallMs } from './units';
 
 /**
  * Wall clock ↔ instant, from a table of offset changes that is built a year of a zone at a time,
@@ -37,9 +38,9 @@ interface Zone {
 
 interface OffsetChange {
   /** Epoch ms */
-  at: number;
-  before: number;
-  after: number;
+  at: EpochMs;
+  before: EpochMs;
+  after: EpochMs;
 }
 
 /** Two changes within a step could be missed; on record since 1970 the nearest are a week apart (Recife, October 2000). */
@@ -71,7 +72,7 @@ function zoneNamed(name: string): Zone {
 
 const OFFSET = /GMT(?:([+-])(\d{2}):(\d{2})(?::(\d{2}))?)?$/;
 
-function probeOffset({ format }: Zone, epochMs: number): number {
+function probeOffset({ format }: Zone, epochMs: EpochMs): number {
   const [, sign, hours = 0, minutes = 0, seconds = 0] = OFFSET.exec(format.format(epochMs))!;
   const size = (Number(hours) * 60 + Number(minutes)) * 60_000 + Number(seconds) * 1000;
   return sign === '-' ? -size : size;
@@ -138,7 +139,7 @@ function tableAt(zone: Zone, ms: number): YearTable {
 }
 
 /** The stretch of wall times of a year's table that holds one. */
-function wallStretch({ begin, end, wallAt, offset }: YearTable, wall: number): Stretch {
+function wallStretch({ begin, end, wallAt, offset }: YearTable, wall: WallMs): Stretch {
   let i = wallAt.length;
   while (i > 0 && wallAt[i - 1]! > wall) i--;
   return {
@@ -149,7 +150,7 @@ function wallStretch({ begin, end, wallAt, offset }: YearTable, wall: number): S
 }
 
 /** Offset of a clock that travels: that of the stay whose days hold the instant there, else of home. */
-function travellingOffset(epochMs: number, clock: string): number {
+function travellingOffset(epochMs: EpochMs, clock: string): number {
   const { home, stays } = readTravelClock(clock);
   for (const { fromDay, toDay, zone } of stays) {
     const offset = offsetAt(epochMs, zone);
@@ -160,7 +161,7 @@ function travellingOffset(epochMs: number, clock: string): number {
 }
 
 /** Offset of a zone, or of a clock that travels (see `sheetClock.ts`), at an instant, in ms: local time minus UTC. */
-export function offsetAt(epochMs: number, zone: string): number {
+export function offsetAt(epochMs: EpochMs, zone: string): number {
   if (zone === 'UTC') return 0;
   if (isTravelClock(zone)) return travellingOffset(epochMs, zone);
   const { at, offset } = tableAt(zoneNamed(zone), epochMs);
@@ -183,17 +184,20 @@ export function offsetChanges(zone: string, fromYear: number, toYear: number): O
 }
 
 /** The wall time (wall ms) that clocks in `zone` show at an instant (epoch ms). */
-export function wallFromInstant(epochMs: number, zone: string): number {
+export function wallFromInstant(epochMs: EpochMs, zone: string): WallMs {
   return epochMs + offsetAt(epochMs, zone);
 }
+
+/** What a clock in UTC shows at an instant. */
+export const utcWall = (epochMs: EpochMs): WallMs => epochMs as number;
 
 /**
  * The instant (epoch ms) of a wall time (wall ms) in a zone. A time that a clock change leaves out
  * is moved later by the length of the gap; a time that occurs twice means the first of the two
  * (RFC 5545 §3.3.5; "compatible" in Temporal).
  */
-export function instantFromWall(wall: number, zone: string): number {
-  if (zone === 'UTC') return wall;
+export function instantFromWall(wall: WallMs, zone: string): EpochMs {
+  if (zone === 'UTC') return wall as number;
   if (isTravelClock(zone)) return instantFromWall(wall, zoneOnDay(zone, dayOfWall(wall)));
   const known = zoneNamed(zone);
   const { low, high, offset } = known.wall;
@@ -202,7 +206,7 @@ export function instantFromWall(wall: number, zone: string): number {
 }
 
 /** The instant of a wall time that floats (no zone of its own) when seen in `viewZone`. */
-export function instantOf(wall: number, zone: string | null, viewZone: string): number {
+export function instantOf(wall: WallMs, zone: string | null, viewZone: string): EpochMs {
   return instantFromWall(wall, zone ?? viewZone);
 }
 

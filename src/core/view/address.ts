@@ -1,11 +1,12 @@
 import type { Form, ViewSpan } from '../model/view';
 import { form as formSchema, span as spanSchema } from '../model/view';
 import { formatDate, parseDate } from '../time/civil';
+import type { DayNumber } from '../time/units';
 
 /** What an address of the sheet says; what it is silent about stays as it is. */
 export interface Address {
   /** Day number */
-  day?: number;
+  day?: DayNumber;
   span?: ViewSpan;
   form?: Form;
   lensId?: string;

@@ -1,5 +1,6 @@
 import type { PeriodRun } from '../model/view';
 import { civilDate, dayNumber, daysInMonth, isLeapYear, parseDate } from '../time/civil';
+import type { DayNumber } from '../time/units';
 
 /** One period of a run: day numbers, the end excluded, and which of its year it is. */
 export interface RunPeriod {
@@ -19,7 +20,7 @@ const WEEKS: Record<Exclude<PeriodRun['pattern'], 'months'>, readonly number[]> 
   fourWeeks: new Array<number>(13).fill(4),
 };
 
-function monthPeriodAt(start: number, day: number): RunPeriod {
+function monthPeriodAt(start: number, day: DayNumber): RunPeriod {
   const first = civilDate(start);
   const at = civilDate(day);
   let months = (at.year - first.year) * MONTHS + at.month - first.month;
@@ -47,7 +48,7 @@ function weekYearStart(start: number, year: number): number {
   return date + (off > 3 ? off - 7 : off);
 }
 
-function weekPeriodAt(start: number, weeks: readonly number[], day: number): RunPeriod {
+function weekPeriodAt(start: number, weeks: readonly number[], day: DayNumber): RunPeriod {
   let year = civilDate(day).year + 1;
   while (weekYearStart(start, year) > day) year--;
   const next = weekYearStart(start, year + 1);
@@ -63,7 +64,7 @@ function weekPeriodAt(start: number, weeks: readonly number[], day: number): Run
 }
 
 /** The period of a run that holds a day (day number). */
-export function runPeriodAt({ pattern, start }: PeriodRun, day: number): RunPeriod {
+export function runPeriodAt({ pattern, start }: PeriodRun, day: DayNumber): RunPeriod {
   const first = parseDate(start);
   return pattern === 'months'
     ? monthPeriodAt(first, day)

@@ -1,17 +1,18 @@
 import type { Lens, View } from '../model/view';
 import { formatDate, parseDate } from '../time/civil';
+import type { DayNumber } from '../time/units';
 
 /** A lens that keeps the sheet as it is. `day` (day number) fixes it to that stretch; null lets it follow the day. */
 export function lensOf(
   fields: Pick<Lens, 'id' | 'name' | 'icon' | 'order'>,
   view: View,
-  day: number | null,
+  day: DayNumber | null,
 ): Lens {
   return { ...fields, view, day: day === null ? null : formatDate(day) };
 }
 
 /** The day (day number) around which a lens shows its span. */
-export const dayOfLens = (lens: Lens, today: number) =>
+export const dayOfLens = (lens: Lens, today: DayNumber) =>
   lens.day === null ? today : parseDate(lens.day);
 
 /** Whether the sheet was changed since a lens was picked. */

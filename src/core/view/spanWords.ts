@@ -2,6 +2,7 @@ import type { ViewSpan } from '../model/view';
 import { civilDate, officeWeek } from '../time/civil';
 import type { Wording } from '../time/words';
 import { count, sayDay, sayDays } from '../time/words';
+import type { DayNumber } from '../time/units';
 import { runPeriodAt, runYearName } from './fiscal';
 import type { DayRange, Place, SpanSetting } from './spans';
 
@@ -48,7 +49,7 @@ export function sayPlace(
     wording,
     today,
     isShort,
-  }: { wording: Pick<Wording, 'locale'>; today: number; isShort: boolean },
+  }: { wording: Pick<Wording, 'locale'>; today: DayNumber; isShort: boolean },
 ): string {
   const thisYear = civilDate(today).year;
   const { year } = civilDate(range.from);
@@ -80,7 +81,7 @@ export function sayUnder(
     wording,
     today,
     hasWeekNumbers,
-  }: { wording: Pick<Wording, 'locale'>; today: number; hasWeekNumbers: boolean },
+  }: { wording: Pick<Wording, 'locale'>; today: DayNumber; hasWeekNumbers: boolean },
 ): string {
   if (span.kind === 'period')
     return sayDays(range.from, range.to, wording, civilDate(today).year, true);

@@ -8,6 +8,7 @@ import {
   startOfWeek,
   weekdayOf,
 } from '../time/civil';
+import type { DayNumber } from '../time/units';
 import { daysInYear, runPeriodAt } from './fiscal';
 
 /** What decides where spans begin. */
@@ -29,7 +30,7 @@ export interface DayRange {
 /** Where the sheet stands: which span, around which day (day number). */
 export interface Place {
   span: ViewSpan;
-  day: number;
+  day: DayNumber;
 }
 
 const WEEK = 7;
@@ -38,14 +39,14 @@ function allDays(from: number, count: number): DayRange {
   return { from, to: from + count, days: Array.from({ length: count }, (_, i) => from + i) };
 }
 
-function workweekOf(day: number, { firstWeekday, workdays }: SpanSetting): DayRange {
+function workweekOf(day: DayNumber, { firstWeekday, workdays }: SpanSetting): DayRange {
   const week = allDays(startOfWeek(day, firstWeekday), WEEK);
   const days = week.days.filter((each) => workdays.includes(weekdayOf(each)));
   if (!days.length) return week;
   return { from: days[0]!, to: days.at(-1)! + 1, days };
 }
 
-function periodOf(id: string, day: number, { periods, periodRuns }: SpanSetting): DayRange {
+function periodOf(id: string, day: DayNumber, { periods, periodRuns }: SpanSetting): DayRange {
   const named = periods.find((period) => period.id === id);
   if (named) {
     const from = parseDate(named.from);
@@ -97,7 +98,7 @@ export function wholeWeeks({ from, to }: DayRange, firstWeekday: Weekday): DayRa
   return allDays(first, startOfWeek(to - 1, firstWeekday) + WEEK - first);
 }
 
-function shiftedMonth(day: number, months: number): number {
+function shiftedMonth(day: DayNumber, months: number): number {
   const date = civilDate(day);
   const index = date.year * 12 + date.month - 1 + months;
   const year = Math.floor(index / 12);

@@ -1,6 +1,7 @@
 import { dayIn } from '../jot/dayIn';
 import type { Weekday } from '../time/civil';
 import { civilDate, dayNumber, daysInMonth, officeWeekStart } from '../time/civil';
+import type { DayNumber } from '../time/units';
 
 const WEEK = /^(?:week|wk|w)\s*(\d{1,2})(?:\s*(?:of|,|\/)?\s*(\d{4}))?$/i;
 const WEEKS_A_YEAR = 53;
@@ -16,7 +17,7 @@ export function typedDay(
     today,
     firstWeekday,
     isMonthFirst,
-  }: { today: number; firstWeekday: Weekday; isMonthFirst: boolean },
+  }: { today: DayNumber; firstWeekday: Weekday; isMonthFirst: boolean },
 ): number | null {
   const words = text.trim();
   const week = WEEK.exec(words);

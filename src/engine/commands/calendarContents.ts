@@ -6,15 +6,16 @@ import { KINDS, RECORD_TYPES } from '@/core/model/kinds';
 import type { Task } from '@/core/model/others';
 import type { RecordOf } from '@/core/model/records';
 import { count, joinWords } from '@/core/time/words';
+import type { EpochMs } from '@/core/time/units';
 import type { Edit } from '../change';
 import type { Records } from './plan';
 
 /** What can be done to a record of a kind that lies on calendars. */
 interface ContentSpec<T extends OnCalendar> {
   /** The record with other fields, as edited at an instant (epoch ms). */
-  revise(record: RecordOf<T>, fields: Partial<RecordOf<T>>, now: number): RecordOf<T>;
+  revise(record: RecordOf<T>, fields: Partial<RecordOf<T>>, now: EpochMs): RecordOf<T>;
   /** A copy of its own, made at an instant. */
-  copy(record: RecordOf<T>, id: string, now: number): RecordOf<T>;
+  copy(record: RecordOf<T>, id: string, now: EpochMs): RecordOf<T>;
 }
 
 /** A kind that lies on calendars does not compile until it is here: none is left behind by its calendar. */
@@ -93,7 +94,7 @@ const specOf = (type: OnCalendar) => CONTENTS[type] as unknown as ContentSpec<'e
 export function reviseContent(
   { type, record }: Content,
   fields: { calendarId?: string; removedAt?: number | undefined },
-  now: number,
+  now: EpochMs,
 ): Edit {
   const after: Record<string, unknown> = {
     ...specOf(type).revise(record as RecordOf<'event'>, fields, now),
@@ -106,7 +107,7 @@ export function reviseContent(
 export function copyContent(
   { type, record }: Content,
   to: { id: string; calendarId: string },
-  now: number,
+  now: EpochMs,
 ): Edit {
   const copy = specOf(type).copy(record as RecordOf<'event'>, to.id, now);
   return { type, before: null, after: { ...copy, calendarId: to.calendarId } };

@@ -4,6 +4,7 @@ import type { Saying } from '@/core/editing/sayMove';
 import type { CalendarEvent } from '@/core/model/event';
 import type { RecordType } from '@/core/model/kinds';
 import { keyOf } from '@/core/model/records';
+import type { EpochMs } from '@/core/time/units';
 import type { ChangeRequest, Edit, HistoryEntry } from '../change';
 import type { AttachmentStore } from '../files/attachmentStore';
 import { removedCalendars } from '../queries/removed';
@@ -15,7 +16,7 @@ import type { Plan } from './plan';
 
 /** When a command is given (epoch ms), and how what it does is said. */
 export interface Manner {
-  now: number;
+  now: EpochMs;
   saying: Saying;
 }
 
@@ -159,7 +160,7 @@ export class Commands {
   }
 
   /** Clears removed events and calendars away for good. `now` is epoch ms. */
-  clearRemoved(now: number): Promise<void> {
+  clearRemoved(now: EpochMs): Promise<void> {
     const { repository, attachments, changed } = this.parts;
     return this.inTurn(async () => {
       const events = repository.all('event').filter(({ removedAt }) => removedAt !== undefined);

@@ -1,5 +1,6 @@
 import type { EventIndex } from '@/core/agenda/eventIndex';
 import type { Saying } from '@/core/editing/sayMove';
+import type { EpochMs } from '@/core/time/units';
 import type { Edit } from '../change';
 import type { Repository } from '../repository';
 
@@ -9,7 +10,7 @@ export type Records = Pick<Repository, 'get' | 'all'>;
 export interface Situation {
   records: Records;
   index: EventIndex;
-  now: number;
+  now: EpochMs;
   saying: Saying;
   /** A new record's id. */
   newId(): string;

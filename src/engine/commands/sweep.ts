@@ -4,6 +4,7 @@ import type { Workweek } from '@/core/model/others';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import { DAY } from '@/core/time/civil';
 import { count } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import type { EventQuery } from '@/core/query/eventQuery';
 import { EVERYTHING } from '@/core/query/eventQuery';
 import type { Asked } from '../queries/asked';
@@ -18,8 +19,8 @@ export interface SweepRequest {
   /** Calendars whose events are in the way. */
   blockerIds: string[];
   /** Day numbers; the last is excluded. */
-  fromDay: number;
-  toDay: number;
+  fromDay: DayNumber;
+  toDay: DayNumber;
   /** The clock that looks at it. */
   zone: string;
   /** What becomes of every date, and of those (by occurrence id) that it was chosen for one by one. */

@@ -8,6 +8,7 @@ import { FileError } from '@/core/files/ics/scan';
 import type { Calendar, Feed } from '@/core/model/calendar';
 import { MINUTE } from '@/core/time/civil';
 import { count } from '@/core/time/words';
+import type { EpochMs } from '@/core/time/units';
 import { yieldToEventLoop } from '../yieldToEventLoop';
 import type { Repository } from '../repository';
 
@@ -26,7 +27,7 @@ export interface FeedLook {
 /** News that are kept of one refresh. */
 const NEWS = 100;
 
-async function read(bytes: Uint8Array, now: number): Promise<FileContents> {
+async function read(bytes: Uint8Array, now: EpochMs): Promise<FileContents> {
   const reader = readCalendarFile(decodeText(bytes).text, now);
   for (;;) {
     const step = reader.next();
@@ -45,7 +46,7 @@ export class FeedSync {
   ) {}
 
   /** @throws FileError when there is nothing that can be followed. */
-  async look(source: string | Uint8Array, now: number): Promise<FeedLook> {
+  async look(source: string | Uint8Array, now: EpochMs): Promise<FeedLook> {
     const answer: FeedAnswer =
       typeof source === 'string' ? await this.ask(source) : { isSame: false, bytes: source };
     if (answer.isSame) throw new FileError('The server there sent nothing.');
@@ -54,7 +55,7 @@ export class FeedSync {
   }
 
   /** Followed calendars whose time for another look has come, by `now` (epoch ms). */
-  due(calendars: readonly Calendar[], now: number): Calendar[] {
+  due(calendars: readonly Calendar[], now: EpochMs): Calendar[] {
     return calendars.filter(({ feed }) => {
       if (!feed?.address || feed.everyMinutes === null) return false;
       const { checked = 0, everyMinutes } = feed;
@@ -67,7 +68,7 @@ export class FeedSync {
    * Looks at a calendar's feed, or at the bytes of a newer file. When that fails, the events stay
    * as they were and the reason is kept with the calendar.
    */
-  async refresh(calendarId: string, now: number, file?: Uint8Array): Promise<void> {
+  async refresh(calendarId: string, now: EpochMs, file?: Uint8Array): Promise<void> {
     const feed = this.repository.get('calendar', calendarId)?.feed;
     if (!feed) return;
     try {
@@ -86,7 +87,7 @@ export class FeedSync {
     calendarId: string,
     contents: FileContents,
     etag: string | undefined,
-    now: number,
+    now: EpochMs,
   ): Promise<void> {
     const present = this.repository
       .all('event')

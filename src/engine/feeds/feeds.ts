@@ -1,3 +1,4 @@
+import type { EpochMs } from '@/core/time/units';
 import type { Queries } from '../queries/queries';
 import type { FeedLook, FeedSync } from './feedSync';
 
@@ -15,21 +16,21 @@ export class Feeds {
   constructor(private readonly parts: Parts) {}
 
   /** @throws FileError when there is nothing that can be followed. */
-  async lookAt(source: string | Blob, now: number): Promise<FeedLook> {
+  async lookAt(source: string | Blob, now: EpochMs): Promise<FeedLook> {
     const isFile = typeof source !== 'string';
     const what = isFile ? new Uint8Array(await source.arrayBuffer()) : source;
     return this.parts.sync.look(what, now);
   }
 
   /** Looks at a followed calendar's feed again, or at a newer file. */
-  async refresh(calendarId: string, now: number, file?: Blob): Promise<void> {
+  async refresh(calendarId: string, now: EpochMs, file?: Blob): Promise<void> {
     const bytes = file && new Uint8Array(await file.arrayBuffer());
     await this.parts.sync.refresh(calendarId, now, bytes);
     this.parts.changed();
   }
 
   /** Looks at every feed whose time has come. */
-  async refreshDue(now: number): Promise<void> {
+  async refreshDue(now: EpochMs): Promise<void> {
     const { sync, queries, isReady } = this.parts;
     if (!isReady()) return;
     // Beside each other: a slow one keeps no other waiting.

@@ -1,6 +1,7 @@
 import { nanoid } from 'nanoid';
 import { FileError } from '@/core/files/ics/scan';
 import type { CalendarEvent } from '@/core/model/event';
+import type { EpochMs } from '@/core/time/units';
 import type { FileStore } from '../storage/fileStore';
 import { fromBase64, toBase64 } from '../storage/fileStore';
 import type { Repository } from '../repository';
@@ -28,7 +29,7 @@ export class AttachmentStore {
    * Keeps a file's content, and gives the attachment that stands for it.
    * @throws FileError when it is too large, or can't be kept.
    */
-  async keep(file: Blob & { name: string }, now: number): Promise<Attachment> {
+  async keep(file: Blob & { name: string }, now: EpochMs): Promise<Attachment> {
     if (file.size > MOST_BYTES) {
       const megabytes = Math.ceil(file.size / 1024 / 1024);
       throw new FileError(`${file.name} is ${megabytes} MB. Files of up to 25 MB can be kept.`);
@@ -65,7 +66,7 @@ export class AttachmentStore {
    * settings, nor what could not be read, nor a change that can be undone. What was attached lately
    * stays: the event that it is for may not be kept yet, in this window or another.
    */
-  async clearUnused(now: number): Promise<void> {
+  async clearUnused(now: EpochMs): Promise<void> {
     const used = new Set([
       ...this.repository.all('event').flatMap(({ attachments }) => attachments.map(({ id }) => id)),
       ...this.repository.all('settings').flatMap(({ todayPicture }) => todayPicture?.id ?? []),
@@ -78,12 +79,12 @@ export class AttachmentStore {
 }
 
 /** What is attached says by its id when that was. */
-const newFileId = (now: number) => `${now.toString(36)}.${nanoid(12)}`;
+const newFileId = (now: EpochMs) => `${now.toString(36)}.${nanoid(12)}`;
 
 /** How long what nothing has yet is left alone, in ms. */
 const LATELY = 24 * 60 * 60 * 1000;
 
-function isRecent(id: string, now: number): boolean {
+function isRecent(id: string, now: EpochMs): boolean {
   const [, time] = /^([0-9a-z]+)\./.exec(id) ?? [];
   return time !== undefined && now - parseInt(time, 36) < LATELY;
 }

@@ -4,6 +4,7 @@ import { FileError } from '@/core/files/ics/scan';
 import type { RecordType } from '@/core/model/kinds';
 import { RECORD_TYPES } from '@/core/model/kinds';
 import type { TypedRecord } from '@/core/model/records';
+import type { EpochMs } from '@/core/time/units';
 import type { Edit } from '../change';
 import type { Plan } from '../commands/plan';
 import type { FileStore } from '../storage/fileStore';
@@ -21,7 +22,7 @@ export interface BackupMade {
 /** What restoring a backup would do. */
 export interface RestorePreview {
   /** Epoch ms; when it was made. */
-  made: number;
+  made: EpochMs;
   /** Records by kind: in the backup, not here yet, here but different, and only here. */
   kinds: { type: RecordType; inBackup: number; added: number; changed: number; gone: number }[];
   /** Attachments' contents: in the backup, and those of them that are not here. */
@@ -54,7 +55,7 @@ export class BackupService {
    * Everything in one file, which has been read again to see that all is in it. `now` is epoch ms.
    * @throws FileError when it is not, or while not everything is here.
    */
-  async backup(now: number): Promise<BackupMade> {
+  async backup(now: EpochMs): Promise<BackupMade> {
     this.assertWhole();
     const records = this.allRecords();
     const aside = this.repository.setAside;

@@ -1,5 +1,6 @@
 import type { EventIndex } from '@/core/agenda/eventIndex';
 import type { TableReading } from '@/core/files/csv/rows';
+import type { EpochMs } from '@/core/time/units';
 import type { Commands } from '../commands/commands';
 import type { Queries } from '../queries/queries';
 import type { Repository } from '../repository';
@@ -39,7 +40,7 @@ export class Files {
 
   async previewImport(
     files: readonly (Blob & { name: string })[],
-    now: number,
+    now: EpochMs,
     onProgress: (p: ImportProgress) => void,
   ): Promise<ImportPreview> {
     return this.importer.preview(files, now, onProgress);
@@ -54,7 +55,7 @@ export class Files {
   }
 
   /** Brings in what the last preview read, as one change. `now` is epoch ms. */
-  async applyImport(target: ImportTarget, now: number): Promise<ImportResult> {
+  async applyImport(target: ImportTarget, now: EpochMs): Promise<ImportResult> {
     const { label, edits, added, updated } = await this.importer.plan(target);
     if (edits.length) await this.parts.commands.keep({ label, at: now, edits });
     this.importer.forget();
@@ -66,7 +67,7 @@ export class Files {
     this.importer.stop();
   }
 
-  backup(now: number): Promise<BackupMade> {
+  backup(now: EpochMs): Promise<BackupMade> {
     return this.backups.backup(now);
   }
 
@@ -75,14 +76,14 @@ export class Files {
   }
 
   /** Makes everything as the last previewed backup has it, as one change; its label. */
-  async restore(now: number): Promise<string> {
+  async restore(now: EpochMs): Promise<string> {
     const { label, edits } = await this.backups.plan();
     if (edits.length) await this.parts.commands.keep({ label, at: now, edits });
     this.backups.forget();
     return label;
   }
 
-  keepFile(file: Blob & { name: string }, now: number): Promise<Attachment> {
+  keepFile(file: Blob & { name: string }, now: EpochMs): Promise<Attachment> {
     return this.parts.attachments.keep(file, now);
   }
 

@@ -21,6 +21,7 @@ import type { EventTime } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
 import { nanoid } from 'nanoid';
+import type { EpochMs } from '@/core/time/units';
 import type { Edit } from '../change';
 import type { Plan } from '../commands/plan';
 import { yieldToEventLoop } from '../yieldToEventLoop';
@@ -122,7 +123,7 @@ export class Importer {
   /** @throws FileError when nothing can come in, or when it was stopped. */
   async preview(
     files: readonly (Blob & { name: string })[],
-    now: number,
+    now: EpochMs,
     onProgress: (progress: ImportProgress) => void,
   ): Promise<ImportPreview> {
     this.stop();
@@ -150,7 +151,7 @@ export class Importer {
 
   private async readOne(
     text: string,
-    { now, run, onProgress }: { now: number; run: number; onProgress(p: ImportProgress): void },
+    { now, run, onProgress }: { now: EpochMs; run: number; onProgress(p: ImportProgress): void },
   ): Promise<FileContents> {
     const reader = readCalendarFile(text, now);
     let step = reader.next();

@@ -1,9 +1,10 @@
 import type { Occurrence, Window } from '@/core/agenda/occurrence';
+import type { DayNumber } from '@/core/time/units';
 
 /** A stretch of the agenda; `occurrences` are in order of start. */
 export interface AgendaPage {
-  fromDay: number;
-  toDay: number;
+  fromDay: DayNumber;
+  toDay: DayNumber;
   occurrences: Occurrence[];
   /** Dates that a filter keeps out of it. */
   hidden: number;
@@ -11,7 +12,7 @@ export interface AgendaPage {
 
 export interface AgendaRequest {
   /** Day number that the page begins at, or ends before. */
-  day: number;
+  day: DayNumber;
   direction: 'on' | 'back';
   zone: string;
 }

@@ -10,6 +10,7 @@ import type { Workweek } from '@/core/model/others';
 import { nextStarts } from '@/core/recurrence/walk';
 import { DAY, dayOfWall } from '@/core/time/civil';
 import { instantFromWall, wallFromInstant } from '@/core/time/zones';
+import type { EpochMs } from '@/core/time/units';
 
 /** What the next dates of a series are looked at with. */
 export interface ForesightSetting {
@@ -19,7 +20,7 @@ export interface ForesightSetting {
   closures: ReadonlySet<string>;
   workweek: Workweek;
   /** Epoch ms, and the clock that looks at it. */
-  now: number;
+  now: EpochMs;
   zone: string;
 }
 

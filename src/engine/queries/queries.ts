@@ -16,6 +16,7 @@ import type { SweepStep } from '@/core/tidy/sweep';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
 import type { ZoneEntry } from '@/core/time/zoneNames';
 import { describeZone, zonesToChoose } from '@/core/time/zoneNames';
+import type { DayNumber, EpochMs } from '@/core/time/units';
 import type { EventQuery } from '@/core/query/eventQuery';
 import { ALL_SHOWN } from '@/core/query/eventQuery';
 import type { SetAside } from '../asides';
@@ -91,7 +92,7 @@ export class Queries {
   }
 
   /** Booked minutes of each of `weeks` weeks from a day on, by what is in sight. */
-  weeklyLoad(fromDay: number, weeks: number, zone: string, query = ALL_SHOWN): number[] {
+  weeklyLoad(fromDay: DayNumber, weeks: number, zone: string, query = ALL_SHOWN): number[] {
     const toDay = fromDay + weeks * DAYS_A_WEEK;
     const { occurrences } = this.occurrences({ fromDay, toDay, zone }, query);
     const byDay = bookedMinutes(occurrences, fromDay, toDay, zone);
@@ -117,7 +118,7 @@ export class Queries {
   }
 
   /** The next dates of an event, stored or not, with what each would meet. `now` is epoch ms. */
-  foresight(event: CalendarEvent, now: number, zone: string): ForeseenDate[] {
+  foresight(event: CalendarEvent, now: EpochMs, zone: string): ForeseenDate[] {
     const closures = new Set(
       this.calendars().flatMap(({ id, isClosures }) => (isClosures ? [id] : [])),
     );
@@ -133,7 +134,7 @@ export class Queries {
   }
 
   /** Zones of this machine as people look for them, at an instant (epoch ms). */
-  zones(now: number): ZoneEntry[] {
+  zones(now: EpochMs): ZoneEntry[] {
     const zones = zonesToChoose(Intl.supportedValuesOf('timeZone'));
     return zones.map((zone) => describeZone(zone, now));
   }
@@ -187,7 +188,7 @@ export class Queries {
   }
 
   /** Days of closures that have a name, from a day (day number) on for a year. */
-  namedDays(fromDay: number, zone: string): { name: string; day: number }[] {
+  namedDays(fromDay: DayNumber, zone: string): { name: string; day: DayNumber }[] {
     const closures = this.calendars().filter(({ isClosures }) => isClosures);
     if (!closures.length) return [];
     const { occurrences } = this.index.query(

@@ -7,6 +7,7 @@ import type { Calendar } from '@/core/model/calendar';
 import { DAY, MINUTE, minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayLength, sayMinute } from '@/core/time/words';
+import type { DayNumber, WallMs } from '@/core/time/units';
 import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
@@ -28,13 +29,13 @@ export interface LineSetting {
 
 interface EventLineProps extends LineSetting {
   occurrence: Occurrence;
-  day: number;
+  day: DayNumber;
 }
 
 /** "09:00 – 10:30" of what lies on a day; "from" and "until" where it goes on beside it. */
-function sayTimes(o: Occurrence, day: number, { hourCycle }: Wording): string {
+function sayTimes(o: Occurrence, day: DayNumber, { hourCycle }: Wording): string {
   if (o.wholeDay) return 'whole day';
-  const at = (wall: number) => sayMinute(minuteOfDay(wall), hourCycle);
+  const at = (wall: WallMs) => sayMinute(minuteOfDay(wall), hourCycle);
   if (o.start < day * DAY && o.end > (day + 1) * DAY) return 'all day long';
   if (o.start < day * DAY) return `until ${at(o.end)}`;
   return o.end > (day + 1) * DAY ? `from ${at(o.start)}` : `${at(o.start)} – ${at(o.end)}`;
@@ -84,7 +85,7 @@ export function AgendaLines({
   lines,
   setting,
 }: {
-  day: number;
+  day: DayNumber;
   lines: readonly AgendaLine[];
   setting: LineSetting;
 }) {

@@ -6,6 +6,7 @@ import { wallOf } from '@/core/model/common';
 import { dayOfWall } from '@/core/time/civil';
 import { count, sayDay, saySpan, SHORT_DAY } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
+import type { EpochMs } from '@/core/time/units';
 import { useDo } from '@/data/commands';
 import { useEngine } from '@/data/engineContext';
 import type { Preferences } from '@/data/preferences';
@@ -24,7 +25,7 @@ const INTERVALS = [
 const WHAT = { new: 'New', changed: 'Changed', gone: 'Gone' } as const;
 
 /** When something was, for example "Tue, 24 Nov, 10:25". */
-export function sayInstant(instant: number, { clock, wording }: Preferences): string {
+export function sayInstant(instant: EpochMs, { clock, wording }: Preferences): string {
   const wall = wallFromInstant(instant, clock);
   return saySpan({ start: wall, end: wall, wholeDay: false }, wording).split(' – ')[0]!;
 }

@@ -8,6 +8,7 @@ import { scopeChoices } from '@/core/editing/series/scopes';
 import type { Calendar } from '@/core/model/calendar';
 import { dayOfWall } from '@/core/time/civil';
 import { count, sayDay, SHORT_DAY } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { titleOf } from '@/core/model/titleOf';
 import { useDo } from '@/data/commands';
 import type { Preferences } from '@/data/preferences';
@@ -42,7 +43,7 @@ export function CopyPanel({ occurrence, calendars, preferences, onDone }: Props)
   const offered = [...new Set([...NEAR_DAYS.map((ahead) => from + ahead), ...days])].sort(
     (a, b) => a - b,
   );
-  const toggle = (day: number) =>
+  const toggle = (day: DayNumber) =>
     setDays((last) => (last.includes(day) ? last.filter((d) => d !== day) : [...last, day]));
 
   async function keep() {

@@ -7,6 +7,7 @@ import { missingDays, onLastDay } from '@/core/recurrence/repeat';
 import type { Weekday } from '@/core/time/civil';
 import { dayNumber, civilDate } from '@/core/time/civil';
 import { sayDay, shortWeekday, WEEKDAYS } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import type { Preferences } from '@/data/preferences';
 import { Choice } from '@/ui/Choice';
 import { DayField } from '@/ui/DayField';
@@ -18,7 +19,7 @@ import { usePalette } from '@/ui/theme/theme';
 interface Props {
   repeat: Repeat;
   /** The first date's day (day number): what a chosen rhythm begins from. */
-  day: number;
+  day: DayNumber;
   preferences: Preferences;
   onChange(repeat: Repeat): void;
 }

@@ -5,6 +5,7 @@ import { timesProblem, withStart } from '@/core/editing/form';
 import type { Preferences } from '@/data/preferences';
 import { ClockField } from '@/ui/ClockField';
 import { DayField } from '@/ui/DayField';
+import type { DayNumber, MinuteOfDay } from '@/core/time/units';
 
 interface Props {
   times: Times;
@@ -18,7 +19,7 @@ export function TimesFields({ times, preferences, onChange }: Props) {
   const problem = timesProblem(times);
   const day = { wording, firstWeekday };
   const { hourCycle } = wording;
-  const moved = (startDay: number, startMinute: number) =>
+  const moved = (startDay: DayNumber, startMinute: MinuteOfDay) =>
     onChange(withStart(times, startDay, startMinute));
   return (
     <View style={styles.all}>

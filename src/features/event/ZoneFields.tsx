@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { EventForm } from '@/core/editing/form';
 import { cityOf } from '@/core/time/zoneNames';
+import type { EpochMs } from '@/core/time/units';
 import type { Preferences } from '@/data/preferences';
 import { Understood } from './Understood';
 import { ZonePicker } from '@/features/zones/ZonePicker';
@@ -12,7 +13,7 @@ type Zones = Pick<EventForm, 'zone' | 'endZone'>;
 
 interface Props extends Zones {
   /** When the event begins, epoch ms. */
-  at: number;
+  at: EpochMs;
   preferences: Preferences;
   /** What the hours are at home or on the sheet, where that is another clock. */
   elsewhere: string | null;

@@ -9,6 +9,7 @@ import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Calendar } from '@/core/model/calendar';
 import { sayLength, saySpan } from '@/core/time/words';
 import { MINUTE } from '@/core/time/civil';
+import type { DayNumber } from '@/core/time/units';
 import { useDo } from '@/data/commands';
 import { TODAY_LINE, useDraft } from '@/data/drafts';
 import { useMessages } from '@/data/messages';
@@ -21,7 +22,7 @@ import { useJot } from './useJot';
 
 interface Props {
   /** The day (day number) that a line without a date means. */
-  day: number;
+  day: DayNumber;
   calendars: readonly Calendar[];
   preferences: Preferences;
 }

@@ -7,6 +7,7 @@ import { workdayOf } from '@/core/model/workweek';
 import { dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayLength, sayMinute } from '@/core/time/words';
+import type { WallMs } from '@/core/time/units';
 import { titleOf } from '@/core/model/titleOf';
 import { usePalette } from '@/ui/theme/theme';
 
@@ -14,7 +15,7 @@ interface Props {
   /** Today's, in order of start. */
   occurrences: readonly Occurrence[];
   /** Wall ms */
-  now: number;
+  now: WallMs;
   workweek: Workweek;
   /** The zone on whose clock the day is. */
   zone: string;
@@ -38,7 +39,7 @@ export function NowAndNext({ occurrences, now, workweek, zone, wording }: Props)
   const timed = occurrences.filter((o) => !o.wholeDay);
   const current = timed.filter((o) => o.start <= now && o.end > now);
   const next = timed.find((o) => o.start > now);
-  const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
+  const at = (wall: WallMs) => sayMinute(minuteOfDay(wall), wording.hourCycle);
   const left = clearLeft({ occurrences, now, workweek, zone });
   return (
     <View style={styles.all}>

@@ -8,6 +8,7 @@ import { workdayOf } from '@/core/model/workweek';
 import { dayOfWall } from '@/core/time/civil';
 import { isMonthFirst } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
+import type { DayNumber } from '@/core/time/units';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useCategories, useNamedDays } from '@/data/queries';
@@ -18,7 +19,7 @@ const MINUTES_A_DAY = 24 * 60;
 
 interface Setting {
   /** The day (day number) that a line without a date means. */
-  day: number;
+  day: DayNumber;
   /** Those that can be added to. */
   calendars: readonly Calendar[];
   defaultCalendarId: string;

@@ -7,6 +7,7 @@ import { sayMinute } from '@/core/time/words';
 import type { ZoneEntry } from '@/core/time/zoneNames';
 import { cityOf, searchZones } from '@/core/time/zoneNames';
 import { describeOffset, offsetAt, wallFromInstant } from '@/core/time/zones';
+import type { EpochMs } from '@/core/time/units';
 import { useNow } from '@/data/now';
 import { useZones } from '@/data/queries';
 import { TextField } from '@/ui/TextField';
@@ -23,7 +24,7 @@ interface Props {
   zone: string | null;
   hourCycle: HourCycle;
   /** Epoch ms for which offsets are told; now, where nothing is said. */
-  at?: number;
+  at?: EpochMs;
   /** `place` is the name under which it was found. */
   onChoose(zone: string, place: string): void;
   /** Another way out, such as back to the browser's zone. */
@@ -40,7 +41,7 @@ function ZoneOption({
 }: {
   entry: ZoneEntry;
   place: string;
-  now: number;
+  now: EpochMs;
   at: number | undefined;
   hourCycle: HourCycle;
   onPress(): void;

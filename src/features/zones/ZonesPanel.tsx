@@ -8,6 +8,7 @@ import type { Travel } from '@/core/time/sheetClock';
 import { travelBetween, travelProblem } from '@/core/time/sheetClock';
 import { SHORT_DAY, sayDay } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
+import type { DayNumber } from '@/core/time/units';
 import { useDo } from '@/data/commands';
 import type { Preferences } from '@/data/preferences';
 import { PanelFrame } from '@/ui/PanelFrame';
@@ -20,7 +21,7 @@ import { ZonePicker } from './ZonePicker';
 interface Props {
   preferences: Preferences;
   /** Day number that a new stay is offered from. */
-  today: number;
+  today: DayNumber;
   /** The zone that the sheet is seen as in for a while, if it is. */
   seenAs: string | null;
   onSeeAs(zone: string | null): void;

@@ -8,6 +8,7 @@ import { EMPTY_FILTER } from '@/core/model/view';
 import type { EventQuery } from '@/core/query/eventQuery';
 import { partsSet } from '@/core/query/eventQuery';
 import { civilDate, dayNumber } from '@/core/time/civil';
+import type { DayNumber } from '@/core/time/units';
 import { useEngine } from '@/data/engineContext';
 import { lastSheetShown } from '@/data/sheetShown';
 import { usePreferences } from '@/data/preferences';
@@ -24,7 +25,7 @@ import { ToggleGroup } from '@/ui/ToggleGroup';
 interface Props {
   calendars: readonly Calendar[];
   /** Day number */
-  today: number;
+  today: DayNumber;
   onClose(): void;
 }
 
@@ -42,7 +43,7 @@ function lastFilter(): Pick<EventQuery, 'filter' | 'now'> | null {
 }
 
 /** The days that the sheet showed last; before it showed any, this year. The last is included. */
-function daysToBegin(today: number): { from: number; to: number } {
+function daysToBegin(today: DayNumber): { from: number; to: number } {
   const last = lastSheetShown();
   if (last) return { from: last.fromDay, to: last.toDay - 1 };
   const { year } = civilDate(today);

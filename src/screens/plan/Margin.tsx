@@ -6,6 +6,7 @@ import { findClashes, MOST_CLASHES } from '@/core/agenda/clashes';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { DAY, dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
 import { sayDay, sayLength, sayMinute, saySpan, SHORT_DAY } from '@/core/time/words';
+import type { EpochMs, WallMs } from '@/core/time/units';
 import { titleOf } from '@/core/model/titleOf';
 import { useWallNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
@@ -28,8 +29,8 @@ interface Props {
 }
 
 /** How far off an event is, or how long it still lasts. */
-function sayWhen(o: Occurrence, now: number): string {
-  const minutes = (wall: number) => Math.round((wall - now) / MINUTE);
+function sayWhen(o: Occurrence, now: EpochMs): string {
+  const minutes = (wall: WallMs) => Math.round((wall - now) / MINUTE);
   return o.start <= now
     ? `ends in ${sayLength(minutes(o.end))}`
     : `in ${sayLength(minutes(o.start))}`;

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useRef } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { dayOfWall } from '@/core/time/civil';
+import type { DayNumber } from '@/core/time/units';
 import { useDo } from '@/data/commands';
 import { useEvent } from '@/data/queries';
 import { CopyPanel } from '@/features/event/CopyPanel';
@@ -127,7 +128,7 @@ function Adding({ panel, onClose }: { panel: Panel & { kind: 'add' }; onClose():
 }
 
 /** A day's events, beside a form that shows none. */
-function DayBeside({ day, onClose }: { day: number; onClose(): void }) {
+function DayBeside({ day, onClose }: { day: DayNumber; onClose(): void }) {
   const { calendars, categoryInks, preferences, place, dispatch } = usePlan();
   return (
     <DayPanel

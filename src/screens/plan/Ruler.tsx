@@ -4,6 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { officeWeek, weekdayOf } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayHours } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import type { EventQuery } from '@/core/query/eventQuery';
 import { useWeeklyLoad } from '@/data/queries';
 import { usePalette } from '@/ui/theme/theme';
@@ -16,12 +17,12 @@ export const RULER_HEIGHT = 48;
 
 interface Props {
   /** First day of the first week shown, and how many weeks are. */
-  weekStart: number;
+  weekStart: DayNumber;
   weeksShown: number;
   zone: string;
   query: EventQuery;
   wording: Wording;
-  onGo(weekStart: number): void;
+  onGo(weekStart: DayNumber): void;
 }
 
 /** Where the nth week from the first that is shown is among so many. */

@@ -2,6 +2,7 @@ import { memo } from 'react';
 import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayDay } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 
 const DAYS = 7;
 const BAR_HEIGHT = 26;
@@ -10,7 +11,7 @@ const LEAST = 4;
 
 interface Props {
   /** First day of the week (day number). */
-  day: number;
+  day: DayNumber;
   left: number;
   width: number;
   /** How booked it is against the most booked week of the ruler, 0 to 1. */

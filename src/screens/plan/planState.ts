@@ -2,6 +2,7 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import type { DateEdit } from '@/core/editing/series/edit';
 import type { Span } from '@/core/layout/drag';
 import type { CalendarEvent } from '@/core/model/event';
+import type { DayNumber } from '@/core/time/units';
 
 /** An action on one date of a series that waits for its scope. */
 export interface ScopeAsk {
@@ -27,13 +28,13 @@ export type Panel =
     }
   | { kind: 'scope'; ask: ScopeAsk }
   | { kind: 'zones' }
-  | { kind: 'day'; day: number }
-  | { kind: 'workday'; day: number }
+  | { kind: 'day'; day: DayNumber }
+  | { kind: 'workday'; day: DayNumber }
   | { kind: 'load' }
   | { kind: 'new'; draft: CalendarEvent }
   | { kind: 'copy'; occurrence: Occurrence }
   /** `isDay`: a day's head was pressed. */
-  | { kind: 'add'; span: Span | null; day: number; isDay?: true };
+  | { kind: 'add'; span: Span | null; day: DayNumber; isDay?: true };
 
 /** Dialogs over the sheet. */
 export type PlanDialog = 'date' | 'periods' | 'lenses' | 'view' | 'filter' | 'keys';

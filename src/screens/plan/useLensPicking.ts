@@ -4,6 +4,7 @@ import type { Address } from '@/core/view/address';
 import { dayOfLens, isChanged } from '@/core/view/lenses';
 import type { Preferences } from '@/data/preferences';
 import { useLenses } from '@/data/queries';
+import type { DayNumber } from '@/core/time/units';
 import { addressAtOpening } from './usePlaceHistory';
 import type { SheetPlace } from './useSheetPlace';
 
@@ -14,7 +15,7 @@ import type { SheetPlace } from './useSheetPlace';
 export function useLensPicking(
   place: SheetPlace,
   { settings }: Pick<Preferences, 'settings'>,
-  today: number,
+  today: DayNumber,
 ) {
   const lenses = useLenses();
   const [address] = useState(addressAtOpening);

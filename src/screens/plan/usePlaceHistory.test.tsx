@@ -2,6 +2,7 @@ import { act, render, waitFor } from '@testing-library/react';
 import { DEFAULT_VIEW } from '@/core/model/view';
 import { TODAY } from '@/core/testing/occurrences';
 import { useBackCloses } from '@/ui/backStack';
+import type { DayNumber } from '@/core/time/units';
 import { usePlaceHistory } from './usePlaceHistory';
 import type { SheetPlace } from './useSheetPlace';
 
@@ -17,7 +18,7 @@ function Panel({ onClose }: { onClose(): void }) {
 }
 
 /** The sheet at a day, with an event open beside it or not. */
-function Sheet({ day, event }: { day: number; event: string | null }) {
+function Sheet({ day, event }: { day: DayNumber; event: string | null }) {
   const place = { view: DEFAULT_VIEW, lensId: null, day, restore } as unknown as SheetPlace;
   usePlaceHistory({ place, event, onEvent: () => undefined });
   return event === null ? null : <Panel onClose={() => undefined} />;

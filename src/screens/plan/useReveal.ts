@@ -3,6 +3,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { View } from '@/core/model/view';
 import { EMPTY_FILTER } from '@/core/model/view';
 import { dayOfWall } from '@/core/time/civil';
+import type { DayNumber } from '@/core/time/units';
 import { useDo } from '@/data/commands';
 import { putAsked, useAsked } from '@/data/asked';
 import { useEngine } from '@/data/engineContext';
@@ -18,7 +19,7 @@ interface Setting {
   calendars: readonly Calendar[];
   clock: string;
   /** The day that a jotted line without a date means (day number). */
-  today: number;
+  today: DayNumber;
   setPanel(panel: Panel): void;
 }
 
@@ -26,7 +27,7 @@ interface Setting {
 export function bringDay(
   place: SheetPlace,
   { shown }: Setting['content'],
-  day: number,
+  day: DayNumber,
   fields: Partial<View> = {},
 ): void {
   if (shown) place.goTo(day, fields);

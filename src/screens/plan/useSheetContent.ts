@@ -12,6 +12,7 @@ import { MINUTE } from '@/core/time/civil';
 import type { EventQuery } from '@/core/query/eventQuery';
 import { useNow } from '@/data/now';
 import { sayDay, sayHours, sayHoursTight } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { rangeOf, turned, wholeWeeks } from '@/core/view/spans';
 import { sayPlace, sayUnder, spanName } from '@/core/view/spanWords';
 import { useEngine } from '@/data/engineContext';
@@ -57,13 +58,13 @@ function useBookedOn(
   place: SheetPlace,
   occurrences: readonly Occurrence[],
   zone: string,
-): (day: number) => number {
+): (day: DayNumber) => number {
   const { from, to } = place.drawn;
   const booked = useMemo(
     () => bookedMinutes(occurrences, from, to, zone),
     [occurrences, from, to, zone],
   );
-  return useMemo(() => (day: number) => booked[day - from] ?? 0, [booked, from]);
+  return useMemo(() => (day: DayNumber) => booked[day - from] ?? 0, [booked, from]);
 }
 
 /** Ends of the past move in steps of this many ms: each step asks anew for what is left. */
@@ -95,7 +96,7 @@ function useTracks({ view, drawn }: SheetPlace, calendars: readonly Calendar[]) 
 export function useSheetContent(
   place: SheetPlace,
   preferences: Preferences,
-  { today, calendars }: { today: number; calendars: readonly Calendar[] },
+  { today, calendars }: { today: DayNumber; calendars: readonly Calendar[] },
 ) {
   const { view, day, range, drawn, setting, seenDay } = place;
   const query = useSheetQuery(view);

@@ -7,18 +7,20 @@ import { rangeOf, turned, wholeWeeks, withoutWeekends } from '@/core/view/spans'
 import type { Preferences } from '@/data/preferences';
 import type { WindowView } from '@/data/view';
 import { useView } from '@/data/view';
+import type { DayNumber } from '@/core/time/units';
 import { useShownDay } from './useShownDay';
 
 const DAYS_A_WEEK = 7;
 
-const isIn = ({ from, to }: { from: number; to: number }, day: number) => day >= from && day < to;
+const isIn = ({ from, to }: { from: number; to: number }, day: DayNumber) =>
+  day >= from && day < to;
 
 export type SheetPlace = ReturnType<typeof useSheetPlace>;
 
 /** Where in time the sheet stands and how it is seen, with the ways to go elsewhere. */
 export function useSheetPlace(
   { firstWeekday, workdays, settings }: Pick<Preferences, 'firstWeekday' | 'workdays' | 'settings'>,
-  today: number,
+  today: DayNumber,
 ) {
   const { shown, isNew, show: keep } = useView();
   const { view, lensId } = shown;
@@ -86,7 +88,7 @@ export function useSheetPlace(
       setDay(nextDay);
     },
     /** Back to where it stood. */
-    restore: ({ day: next, ...window }: WindowView & { day: number }) => {
+    restore: ({ day: next, ...window }: WindowView & { day: DayNumber }) => {
       keep(window);
       setDay(next);
     },

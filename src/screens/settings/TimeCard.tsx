@@ -1,5 +1,6 @@
 import { cityOf } from '@/core/time/zoneNames';
 import { LONG_DAY, localeOf, sayDay } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { browserZone } from '@/data/browser';
 import type { Preferences } from '@/data/preferences';
 import { ZonePicker } from '@/features/zones/ZonePicker';
@@ -11,7 +12,7 @@ import { AUTO } from './change';
 interface Props {
   preferences: Preferences;
   /** Day number */
-  today: number;
+  today: DayNumber;
   onChange: ChangeSettings;
 }
 

@@ -11,6 +11,7 @@ import { zoneOnDay } from '@/core/time/sheetClock';
 import type { Wording } from '@/core/time/words';
 import { sayDay, sayLength, sayMinute, saySpan } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
+import type { WallMs } from '@/core/time/units';
 import { titleOf } from '@/core/model/titleOf';
 import { useWallNow } from '@/data/now';
 import { useTodayPicture } from '@/data/picture';
@@ -33,8 +34,8 @@ const SMALL = 'popup,width=380,height=620';
 const LONG = { weekday: 'long', day: 'numeric', month: 'long' } as const;
 
 /** How an event stands to now. */
-function standing(o: Occurrence, now: number): string {
-  const minutes = (wall: number) => Math.round((wall - now) / 60_000);
+function standing(o: Occurrence, now: WallMs): string {
+  const minutes = (wall: WallMs) => Math.round((wall - now) / 60_000);
   if (o.wholeDay) return 'all day';
   if (o.end <= now) return 'over';
   return o.start <= now
@@ -45,7 +46,7 @@ function standing(o: Occurrence, now: number): string {
 interface RowProps {
   occurrence: Occurrence;
   calendar: Calendar | undefined;
-  now: number;
+  now: WallMs;
   wording: Wording;
   clashesWith: string | null;
   onOpen(): void;
@@ -55,7 +56,7 @@ function EventRow({ occurrence: o, calendar, now, wording, clashesWith, onOpen }
   const palette = usePalette();
   const isNow = !o.wholeDay && o.start <= now && o.end > now;
   const isOver = !o.wholeDay && o.end <= now;
-  const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
+  const at = (wall: WallMs) => sayMinute(minuteOfDay(wall), wording.hourCycle);
   const colour = isOver ? palette.dim : palette.ink;
   return (
     <Pressable

@@ -6,6 +6,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { Settings } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
 import { sayDay } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { useDo } from '@/data/commands';
 import type { Preferences } from '@/data/preferences';
 import { useOccurrences } from '@/data/queries';
@@ -18,7 +19,7 @@ const MOST = 60;
 
 interface Props {
   /** Day number */
-  today: number;
+  today: DayNumber;
   calendars: readonly Calendar[];
   preferences: Preferences;
   onOpen(occurrence: Occurrence): void;
@@ -35,7 +36,7 @@ export function Upcoming({ today, calendars, preferences, onOpen }: Props) {
   const from = today - upcomingBack;
   const to = today + 1 + upcomingDays;
   const { data } = useOccurrences({ fromDay: from, toDay: to, zone: clock });
-  const hoursOf = (day: number) => workdayOf(day, settings.workweek).hours;
+  const hoursOf = (day: DayNumber) => workdayOf(day, settings.workweek).hours;
   const days = agendaDays(data?.occurrences ?? [], from, to, hoursOf).filter(
     ({ day }) => day !== today,
   );

@@ -5,6 +5,7 @@ import { ruleStarts } from '../../recurrence/expand';
 import { explicitRule } from '../../recurrence/explicitRule';
 import { untilAt, writeRule } from '../../recurrence/writeRule';
 import { DAY, dayOfWall, parseLocal } from '../../time/civil';
+import type { DayNumber, EpochMs, WallMs } from '../../time/units';
 import { dateAsEvent, instantAt, keyOfWall, seriesOf, timesAt } from './dates';
 import type { Scope } from './edit';
 import { RefusedEdit } from './fit';
@@ -13,11 +14,11 @@ import { isFirstDate, splitSeries } from './split';
 
 /** Where a copied series goes: its name, calendar, and the day (day number) that its first copied date is on. */
 export interface CopyTarget {
-  day: number;
+  day: DayNumber;
   calendarId: string;
   id: string;
   /** Epoch ms */
-  now: number;
+  now: EpochMs;
 }
 
 /**
@@ -62,7 +63,7 @@ function movedBy(event: CalendarEvent, key: string, to: number): CalendarEvent {
 }
 
 /** The first day from a wall time on, at its hour, on which no date of a series lies. */
-function freeFrom(wall: number, taken: ReadonlyMap<number, number>): number {
+function freeFrom(wall: WallMs, taken: ReadonlyMap<number, number>): number {
   const walls = new Set(taken.values());
   let free = wall;
   while (walls.has(free)) free += DAY;
@@ -81,7 +82,7 @@ function onItsDays(event: CalendarEvent, by: number): CalendarEvent {
   const [start = begin.start] = dates;
   const last = dates.at(-1) ?? start;
   const to = new Map(old.map((wall, i) => [wall, dates[i]!]));
-  const goes = (wall: number) => to.get(wall) ?? freeFrom(wall + (start - series.start), to);
+  const goes = (wall: WallMs) => to.get(wall) ?? freeFrom(wall + (start - series.start), to);
   const kind = { wholeDay: isWholeDay(event), zone: series.zone };
   const end = {
     ...(count === undefined ? {} : { count: dates.length }),

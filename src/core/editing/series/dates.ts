@@ -9,6 +9,7 @@ import type { Series } from '../../recurrence/expand';
 import { nextStarts } from '../../recurrence/walk';
 import { formatDate, formatLocal, dayOfWall, parseLocal } from '../../time/civil';
 import { instantFromWall, wallFromInstant } from '../../time/zones';
+import type { WallMs } from '../../time/units';
 import { movedTimes, withLength } from '../times';
 
 /** The series of an event as integers; an event without a rule has one date. */
@@ -25,12 +26,12 @@ export function seriesOf(event: CalendarEvent): Series {
 }
 
 /** The name of a date of an event (see `changedDates`), from its nominal start (wall ms). */
-export function keyOfWall(event: Pick<CalendarEvent, 'start'>, wall: number): string {
+export function keyOfWall(event: Pick<CalendarEvent, 'start'>, wall: WallMs): string {
   return isWholeDay(event) ? formatDate(dayOfWall(wall)) : formatLocal(wall);
 }
 
 /** The time at `wall` in the kind and zone of an event's start. */
-export function timeAt(start: EventTime, wall: number): EventTime {
+export function timeAt(start: EventTime, wall: WallMs): EventTime {
   return start.kind === 'date'
     ? { kind: 'date', date: formatDate(dayOfWall(wall)) }
     : { ...start, local: formatLocal(wall) };
@@ -39,14 +40,14 @@ export function timeAt(start: EventTime, wall: number): EventTime {
 /** Start and end of the date of an event that begins at `wall` on its own clock. */
 export function timesAt(
   event: Pick<CalendarEvent, 'start' | 'end' | 'clockDays'>,
-  wall: number,
+  wall: WallMs,
 ): Pick<CalendarEvent, 'start' | 'end'> {
   const { start } = movedTimes(event, wall, zoneOf(event.start) ?? 'UTC');
   return withLength({ start, end: event.end }, lengthFrom(event, wall));
 }
 
 /** The epoch ms of a wall time on an event's own clock; wall ms where it has no zone. */
-export function instantAt(event: Pick<CalendarEvent, 'start'>, wall: number): number {
+export function instantAt(event: Pick<CalendarEvent, 'start'>, wall: WallMs): number {
   const zone = zoneOf(event.start);
   return zone === null ? wall : instantFromWall(wall, zone);
 }
@@ -55,7 +56,7 @@ export function instantAt(event: Pick<CalendarEvent, 'start'>, wall: number): nu
 export function fieldsOfLater(
   event: CalendarEvent,
   later: PlacedChange,
-  wall: number,
+  wall: WallMs,
 ): ChangedDate {
   const { andLater: _andLater, revision: _revision, start, end, ...fields } = later.change;
   if (!start || !end) return fields;
@@ -67,7 +68,7 @@ export function fieldsOfLater(
 }
 
 /** The change that reaches a date from an earlier one (RANGE=THISANDFUTURE), if any does. */
-export function laterChangeAt(event: CalendarEvent, wall: number): PlacedChange | undefined {
+export function laterChangeAt(event: CalendarEvent, wall: WallMs): PlacedChange | undefined {
   const series = compileSeries(event);
   return series ? laterChange(series, wall) : undefined;
 }
@@ -87,7 +88,7 @@ export function dateAsEvent(event: CalendarEvent, key: string | null): CalendarE
 /** The added date (RDATE) of an event that begins at `wall` on its own clock, if one does. */
 function extraAt(
   event: Pick<CalendarEvent, 'start' | 'extraDates'>,
-  wall: number,
+  wall: WallMs,
 ): CalendarEvent['extraDates'][number] | undefined {
   const zone = zoneOf(event.start);
   return event.extraDates.find(({ start }) => extraWall(zone, start) === wall);
@@ -96,7 +97,7 @@ function extraAt(
 /** Start and end of the date planned at `wall`, as the rule or an added date with an end of its own has them. */
 export function plannedTimes(
   event: Pick<CalendarEvent, 'start' | 'end' | 'extraDates' | 'clockDays'>,
-  wall: number,
+  wall: WallMs,
 ): Pick<CalendarEvent, 'start' | 'end'> {
   const extra = extraAt(event, wall);
   return extra?.end ? { start: extra.start, end: extra.end } : timesAt(event, wall);

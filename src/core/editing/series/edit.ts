@@ -7,6 +7,7 @@ import type { Rule } from '../../recurrence/rule';
 import { parseRule } from '../../recurrence/rule';
 import { writeRule } from '../../recurrence/writeRule';
 import { parseLocal } from '../../time/civil';
+import type { EpochMs } from '../../time/units';
 import { revised } from '../../model/event';
 import {
   hasDates,
@@ -118,7 +119,7 @@ function detach(
   key: string,
   after: CalendarEvent,
   names: NewNames,
-  now: number,
+  now: EpochMs,
 ): EventEdit[] {
   const passthrough = after.passthrough ?? { properties: [], components: [] };
   const properties = passthrough.properties.filter(([name]) => name !== 'recurrence-id');
@@ -234,7 +235,7 @@ export interface EditPlan {
   /** Names for an event that the edit may have to make. */
   names: NewNames;
   /** Epoch ms */
-  now: number;
+  now: EpochMs;
 }
 
 /**

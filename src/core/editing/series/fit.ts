@@ -2,6 +2,7 @@ import type { Series } from '../../recurrence/expand';
 import { MAX_DATES, ruleStarts } from '../../recurrence/expand';
 import type { Rule } from '../../recurrence/rule';
 import type { Shifted } from './shift';
+import type { WallMs } from '../../time/units';
 
 /** An edit that can't be done; the message says why, in words for the person. */
 export class RefusedEdit extends RangeError {
@@ -48,10 +49,10 @@ export function fitted(
   series: Series,
   { rule, map }: Shifted,
   zone: string | null,
-  turn: (wall: number) => number,
+  turn: (wall: WallMs) => number,
 ): Fitted | null {
   const { dates, isWhole } = datesOf(series);
-  const goes = (wall: number) => {
+  const goes = (wall: WallMs) => {
     const moved = map(wall);
     return moved === null ? null : turn(moved);
   };

@@ -5,6 +5,7 @@ import { durationOf, isWholeDay } from '../../model/event';
 import type { Rule } from '../../recurrence/rule';
 import { untilAt, writeRule } from '../../recurrence/writeRule';
 import { DAY, dayOfWall, parseLocal } from '../../time/civil';
+import type { WallMs } from '../../time/units';
 import { movedTimes, withLength } from '../times';
 import { instantAt, keyOfWall, seriesOf, timeAt } from './dates';
 import type { Fitted } from './fit';
@@ -23,7 +24,7 @@ function withEnd(rule: Rule, old: Rule, event: CalendarEvent, { count, last }: F
 }
 
 /** The wall time that a planned date has once its event turned into whole days, or got hours. */
-function turned(wall: number, before: EventTime, after: EventTime): number {
+function turned(wall: WallMs, before: EventTime, after: EventTime): number {
   const wasDate = before.kind === 'date';
   const isDate = after.kind === 'date';
   if (wasDate === isDate) return wall;
@@ -70,7 +71,7 @@ function shiftThatFits(
     throw new RefusedEdit('It repeats several times a day, so its dates can’t last whole days.');
   // Hours come and go by themselves; what is shifted then is the day.
   const goal = turns ? at + (dayOfWall(wallOf(to)) - dayOfWall(at)) * DAY : wallOf(to);
-  const turn = (wall: number) => turned(wall, event.start, to);
+  const turn = (wall: WallMs) => turned(wall, event.start, to);
   for (const shifted of shiftsOf(series, at, goal)) {
     const fit = fitted(series, shifted, zoneOf(to), turn);
     if (fit) return { shifted, fit };
@@ -88,7 +89,7 @@ function uniformShift(
   const by = dayOfWall(wallOf(to)) * DAY - dayOfWall(parseLocal(key)) * DAY;
   const isTurned = isWholeDay(event) !== (to.kind === 'date');
   const clock = isTurned ? 0 : wallOf(to) - parseLocal(key) - by;
-  const map = (wall: number) => wall + by + clock;
+  const map = (wall: WallMs) => wall + by + clock;
   const start = turned(map(series.start), event.start, to);
   return {
     shifted: { rule: series.rule, map },
@@ -122,7 +123,7 @@ export function retimed(
     ...movedTimes(goal, fit.start, zoneOf(goal.start) ?? 'UTC'),
     ...(setsLength ? { clockDays: undefined } : {}),
   };
-  const goes = (wall: number) => {
+  const goes = (wall: WallMs) => {
     const to = shifted.map(wall);
     return to === null ? null : turned(to, event.start, goal.start);
   };
@@ -133,7 +134,7 @@ export function retimed(
     if (!date.end || setsLength) return { start };
     return withLength({ start, end: moved.end }, durationOf({ start: date.start, end: date.end }));
   });
-  const nameAt = (wall: number) => keyOfWall(moved, wall);
+  const nameAt = (wall: WallMs) => keyOfWall(moved, wall);
   const skipped = event.skippedDates
     .map(parseLocal)
     .map(goes)

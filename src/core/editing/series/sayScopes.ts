@@ -6,6 +6,7 @@ import { civilDate, dayOfWall, minuteOfDay } from '../../time/civil';
 import type { Wording } from '../../time/words';
 import { count, sayMinute } from '../../time/words';
 import { wallFromInstant } from '../../time/zones';
+import type { EpochMs } from '../../time/units';
 import { seriesOf } from './dates';
 import type { DateEdit, Scope } from './edit';
 import { editSeries } from './edit';
@@ -28,7 +29,7 @@ export function sayReach({ scope, dates, past, changed }: ScopeChoice): string {
 }
 
 /** A series' rule in words with how many dates are left from now (epoch ms) on; null for an event without a rule. */
-export function saySeries(event: CalendarEvent, now: number, wording: Wording): string | null {
+export function saySeries(event: CalendarEvent, now: EpochMs, wording: Wording): string | null {
   if (event.rule === undefined) return null;
   const zone = zoneOf(event.start);
   const wall = wallFromInstant(now, zone ?? 'UTC');
@@ -49,7 +50,7 @@ export function sayOutcome(
   edit: DateEdit,
   scope: Scope,
   wording: Wording,
-  now: number,
+  now: EpochMs,
 ): string | null {
   if (scope === 'this') return null;
   const plan = { scope, fate: 'keep' as const, names: { id: 'new', uid: 'new' }, now };

@@ -3,6 +3,7 @@ import type { DateCount } from '../../recurrence/walk';
 import { countDates } from '../../recurrence/walk';
 import { expandSeries } from '../../recurrence/expand';
 import { parseLocal } from '../../time/civil';
+import type { WallMs } from '../../time/units';
 import { seriesOf } from './dates';
 import type { DateEdit, Scope } from './edit';
 import { contradicted, editSeries } from './edit';
@@ -58,7 +59,7 @@ export function scopeChoices(
   event: CalendarEvent,
   key: string,
   edit: DateEdit | null,
-  now: number,
+  now: WallMs,
 ): ScopeChoice[] {
   const series = seriesOf(event);
   const at = parseLocal(key);

@@ -16,13 +16,14 @@ import {
   startOfWeek,
   weekdayOf,
 } from '../../time/civil';
+import type { DayNumber, WallMs } from '../../time/units';
 
 /** A way to move a series to other days or hours. Wall ms throughout, on the series' own clock. */
 export interface Shifted {
   /** Without its end, which follows the dates; null for a series of extra dates alone. */
   rule: Rule | null;
   /** Where the date at a wall time goes; null when the moved rule has no such date. */
-  map(wall: number): number | null;
+  map(wall: WallMs): number | null;
 }
 
 /** What one date of a weekly rule moved to another day makes of its weekday, by each weekday that weeks may begin on. */
@@ -37,7 +38,7 @@ function shiftWeekly(rule: Rule, at: number, to: number): Shifted[] {
   const byDay: RuleDay[] = [...rest, { weekday: next, nth: 0 as const }].sort(
     (a, b) => a.weekday - b.weekday,
   );
-  const map = (wall: number) =>
+  const map = (wall: WallMs) =>
     wall + clock + (weekdayOf(dayOfWall(wall)) === old ? days * DAY : 0);
   const leavesWeek = startOfWeek(from, rule.weekStart) !== startOfWeek(day, rule.weekStart);
   if (rule.interval === 1 || !leavesWeek) return [{ rule: { ...rule, byDay }, map }];
@@ -48,7 +49,7 @@ function shiftWeekly(rule: Rule, at: number, to: number): Shifted[] {
   });
 }
 
-const monthIndex = (day: number) => {
+const monthIndex = (day: DayNumber) => {
   const { year, month } = civilDate(day);
   return year * 12 + month - 1;
 };
@@ -70,7 +71,7 @@ interface Place {
 }
 
 /** The places that a day may stand for, the plainest first. */
-function placesOf(day: number, old: number | RuleDay): Place[] {
+function placesOf(day: DayNumber, old: number | RuleDay): Place[] {
   const place = (entry: number | RuleDay): Place => ({
     entry,
     dayIn: (index) => dayInMonth(index, entry),
@@ -121,7 +122,7 @@ function shiftInMonths(rule: Rule, at: number, to: number): Shifted[] {
             : { byMonthDay: lastOf ?? [...new Set(changed as number[])] }),
           ...(lastOf ? { bySetPos: [-1] } : {}),
         },
-        map(wall: number) {
+        map(wall: WallMs) {
           const own = dayOfWall(wall);
           const ofDay = wall - own * DAY;
           if (dayInMonth(monthIndex(own), old) !== own) return wall + clock;
@@ -181,7 +182,7 @@ export function shiftsOf(series: Series, at: number, to: number): Shifted[] {
   if (rule.byHour.length + rule.byMinute.length + rule.bySecond.length > 0) return [];
   if (series.extra.includes(at) && !ruleStarts(series, at, at + 1, 1).starts.length)
     return [shiftAdded(rule, at, to)];
-  const byClock = { rule, map: (wall: number) => wall + (to - at) };
+  const byClock = { rule, map: (wall: WallMs) => wall + (to - at) };
   if (dayOfWall(to) === dayOfWall(at)) return [byClock];
   if (rule.skip !== 'OMIT') return [];
   switch (rule.frequency) {

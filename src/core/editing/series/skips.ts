@@ -1,5 +1,6 @@
 import type { CalendarEvent } from '../../model/event';
 import { parseLocal } from '../../time/civil';
+import type { EpochMs } from '../../time/units';
 import { revised } from '../../model/event';
 import { hasDates } from './dates';
 import type { Scope } from './edit';
@@ -12,19 +13,19 @@ const added = (keys: readonly string[], more: readonly string[]) =>
 export function skipDates(
   event: CalendarEvent,
   keys: readonly string[],
-  now: number,
+  now: EpochMs,
 ): CalendarEvent {
   return revised(event, { skippedDates: added(event.skippedDates, keys) }, now);
 }
 
 /** A skipped date back in its series, with whatever was changed about it. */
-export function restoreSkipped(event: CalendarEvent, key: string, now: number): CalendarEvent {
+export function restoreSkipped(event: CalendarEvent, key: string, now: EpochMs): CalendarEvent {
   const skippedDates = event.skippedDates.filter((skipped) => skipped !== key);
   return revised(event, { skippedDates }, now);
 }
 
 /** A changed date as its series plans it again. */
-export function restoreChanged(event: CalendarEvent, key: string, now: number): CalendarEvent {
+export function restoreChanged(event: CalendarEvent, key: string, now: EpochMs): CalendarEvent {
   const { [key]: _gone, ...changedDates } = event.changedDates;
   return revised(event, { changedDates }, now);
 }
@@ -37,7 +38,7 @@ export function removeDates(
   event: CalendarEvent,
   key: string,
   scope: Scope,
-  now: number,
+  now: EpochMs,
 ): CalendarEvent {
   const gone = revised(event, { removedAt: now }, now);
   if (scope === 'every' || (scope === 'later' && isFirstDate(event, key))) return gone;

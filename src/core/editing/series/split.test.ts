@@ -4,6 +4,8 @@ import type { CalendarEvent } from '../../model/event';
 import { event as eventSchema, newEvent } from '../../model/event';
 import { expandSeries } from '../../recurrence/expand';
 import { DAY, formatLocal, HOUR, parseDate, parseLocal } from '../../time/civil';
+import type { WallMs } from '../../time/units';
+import { utcWall } from '../../time/zones';
 import { keyOfWall, seriesOf } from './dates';
 import { isFirstDate, splitSeries } from './split';
 
@@ -65,7 +67,7 @@ const anySeries = fc
   .map(({ pattern, end, startDay, skips, changes, extras }) => {
     const rule = pattern + end;
     const start = parseLocal('2026-01-05T09:00:00') + startDay * DAY;
-    const at = (wall: number) =>
+    const at = (wall: WallMs) =>
       ({ kind: 'zoned', local: formatLocal(wall), zone: 'Europe/London' }) as const;
     const bare = series(rule, { start: at(start), end: at(start + HOUR) });
     const [first = start] = expandSeries(seriesOf(bare), start, HORIZON).starts;
@@ -92,7 +94,7 @@ function seen(events: CalendarEvent[]): string[] {
   const window = { fromDay: parseDate('2025-12-01'), toDay: parseDate('2029-06-01'), zone: 'UTC' };
   return index
     .query(window, null)
-    .occurrences.map((o) => `${formatLocal(o.startMs)} ${o.endMs - o.startMs} ${o.title}`);
+    .occurrences.map((o) => `${formatLocal(utcWall(o.startMs))} ${o.endMs - o.startMs} ${o.title}`);
 }
 
 test('splitting at any date keeps every date, and everything about each', () => {

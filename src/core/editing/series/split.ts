@@ -7,6 +7,7 @@ import { ruleStarts } from '../../recurrence/expand';
 import { explicitRule } from '../../recurrence/explicitRule';
 import { untilAt, writeRule } from '../../recurrence/writeRule';
 import { parseLocal } from '../../time/civil';
+import type { WallMs } from '../../time/units';
 import { fieldsOfLater, instantAt, keyOfWall, laterChangeAt, seriesOf, timesAt } from './dates';
 
 export interface Halves {
@@ -21,7 +22,7 @@ export interface NewNames {
 }
 
 /** Lists and changes of a series, those before `at` or those from it on. */
-function partOf(event: CalendarEvent, keeps: (wall: number) => boolean) {
+function partOf(event: CalendarEvent, keeps: (wall: WallMs) => boolean) {
   const zone = zoneOf(event.start);
   return {
     extraDates: event.extraDates.filter((extra) => keeps(extraWall(zone, extra.start))),

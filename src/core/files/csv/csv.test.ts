@@ -3,6 +3,7 @@ import type { Occurrence } from '../../agenda/occurrence';
 import { newEvent } from '../../model/event';
 import { DAY, dayOfWall, formatDate, formatLocal, MINUTE, parseDate } from '../../time/civil';
 import { instantFromWall } from '../../time/zones';
+import type { WallMs } from '../../time/units';
 import type { FileContents } from '../ics/readFile';
 import { guessColumns, recallColumns, rememberColumns, signatureOf } from './columns';
 import { dateOrderOf, isOrderAsked, readDate } from './dates';
@@ -165,11 +166,11 @@ test('what goes out as a table comes back in, letter by letter', () => {
         const o = { ...occurrence(start, length, wholeDay, ''), ...shown };
         // Clocks that go back may put the end of a short event before its start; that is told.
         fc.pre(o.endMs >= o.startMs);
-        const date = (wall: number) => ({
+        const date = (wall: WallMs) => ({
           kind: 'date' as const,
           date: formatDate(dayOfWall(wall)),
         });
-        const zoned = (wall: number) => ({
+        const zoned = (wall: WallMs) => ({
           kind: 'zoned' as const,
           local: formatLocal(wall),
           zone: LONDON,

@@ -2,6 +2,7 @@ import { parseClock } from '../../jot/clock';
 import type { Availability } from '../../model/common';
 import { lastsForward, newEvent } from '../../model/event';
 import { DAY, formatDate, formatLocal, MINUTE } from '../../time/civil';
+import type { DayNumber, EpochMs, WallMs } from '../../time/units';
 import type { EventDraft } from '../ics/readEvent';
 import type { FileContents } from '../ics/readFile';
 import type { ColumnMap, ColumnMeaning } from './columns';
@@ -21,7 +22,7 @@ export interface TableReading {
   /** Minutes that an event lasts when no column says. */
   defaultLength: number;
   /** Epoch ms */
-  now: number;
+  now: EpochMs;
 }
 
 type Cells = (meaning: ColumnMeaning) => string;
@@ -115,13 +116,18 @@ function readSpan(cells: Cells, reading: TableReading) {
   if (length === null) throw new RangeError(`“${written}” is not a length`);
   const start = startDay * DAY + from * MINUTE;
   const end = to === null ? start + length * MINUTE : endOf({ startDay, endDay, from, to });
-  const zoned = (wall: number) => ({ kind: 'zoned' as const, local: formatLocal(wall), zone });
+  const zoned = (wall: WallMs) => ({ kind: 'zoned' as const, local: formatLocal(wall), zone });
   const span = { start: zoned(start), end: zoned(end) };
   if (!lastsForward(span.start, span.end)) throw new RangeError('the end is before the start');
   return span;
 }
 
-function endOf(row: { startDay: number; endDay: number | null; from: number; to: number }): number {
+function endOf(row: {
+  startDay: DayNumber;
+  endDay: DayNumber | null;
+  from: number;
+  to: number;
+}): number {
   const { startDay, endDay, from, to } = row;
   const isNextDay = endDay === null && to < from && to + 1440 - from <= LONGEST_NIGHT;
   return ((endDay ?? startDay) + (isNextDay ? 1 : 0)) * DAY + to * MINUTE;

@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import type { Occurrence } from '../../agenda/occurrence';
 import type { CalendarEvent } from '../../model/event';
 import { DAY, dayOfWall, formatDate, minuteOfDay } from '../../time/civil';
+import type { WallMs } from '../../time/units';
 import { guardCell } from './formula';
 import { writeNames } from './names';
 
@@ -34,7 +35,7 @@ export interface OutRow {
   minutes: number;
 }
 
-const clock = (wall: number) => {
+const clock = (wall: WallMs) => {
   const minute = minuteOfDay(wall);
   return `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
 };

@@ -7,6 +7,7 @@ import type { EventField, FileField } from '../../model/eventFields';
 import { DATE_CONTENT, FILE_FIELDS, GIVEN_FIELDS } from '../../model/eventFields';
 import { parseRule } from '../../recurrence/rule';
 import { DAY, parseLocal } from '../../time/civil';
+import type { EpochMs } from '../../time/units';
 import type { ParsedComponent } from './jcal';
 import { property, textValue } from './jcal';
 import { dateKeyFor, readSpan, readTimes } from './readTimes';
@@ -156,7 +157,7 @@ export function readEvent(
   { jcal, rules }: ParsedComponent,
   zones: FileZones,
   uid: string,
-  now: number,
+  now: EpochMs,
 ): { draft: CalendarEvent; note?: string } {
   const { start, end, clockDays, note } = readSpan(jcal, zones);
   if (rules[0] !== undefined) parseRule(rules[0]);

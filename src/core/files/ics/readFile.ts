@@ -1,5 +1,6 @@
 import type { EventTime, JcalComponent, JcalProperty } from '../../model/common';
 import { formatDate, parseDate } from '../../time/civil';
+import type { EpochMs } from '../../time/units';
 import { checkRecord } from '../../model/records';
 import { RecordError } from '../../model/migrate';
 import { RuleError } from '../../recurrence/rule';
@@ -115,7 +116,7 @@ class Reader {
 
   constructor(
     private readonly components: RawComponent[],
-    private readonly now: number,
+    private readonly now: EpochMs,
   ) {
     this.zones = new FileZones(components.filter((c) => c.name === 'VTIMEZONE'));
     this.contents = {
@@ -292,7 +293,7 @@ function isReadError(error: unknown): error is Error {
  */
 export function* readCalendarFile(
   text: string,
-  now: number,
+  now: EpochMs,
 ): Generator<ReadProgress, FileContents> {
   const roots = scanComponents(text);
   const calendars = roots.filter((root) => root.name === 'VCALENDAR');

@@ -13,6 +13,7 @@ import type { NaiveDate } from '../../testing/naiveSeries';
 import { anySeries, HORIZON, naiveDates, naiveRuleStarts } from '../../testing/naiveSeries';
 import { DAY, HOUR, parseDate, parseLocal } from '../../time/civil';
 import { instantFromWall } from '../../time/zones';
+import type { WallMs } from '../../time/units';
 import { planImport } from './plan';
 import { readCalendarFile } from './readFile';
 import { writeCalendarFile } from './writeFile';
@@ -148,7 +149,7 @@ function datesOfText(text: string): Pick<NaiveDate, 'from' | 'to' | 'title' | 'r
     const from = instantOfText(start);
     const length = instantOfText(one(master, 'DTEND')!) - from;
     const rule = one(master, 'RRULE')?.value;
-    const at = (wall: number) => (zone === null ? wall : instantFromWall(wall, zone));
+    const at = (wall: WallMs) => (zone === null ? wall : instantFromWall(wall, zone));
     const spans = new Map<number, { from: number; to: number; lines: Line[] }>();
     const walls = rule
       ? naiveRuleStarts(rule, wallOfText(start.value), zone, HORIZON * DAY)

@@ -5,7 +5,8 @@ import { dateAsEvent } from '../../editing/series/dates';
 import { durationOf } from '../../model/event';
 import type { FileField } from '../../model/eventFields';
 import { DAY, formatLocal } from '../../time/civil';
-import { instantFromWall } from '../../time/zones';
+import { instantFromWall, utcWall } from '../../time/zones';
+import type { EpochMs } from '../../time/units';
 import { componentLines, foldLine, propertyLine } from './jcal';
 import { AVAILABILITY_PROPERTY, ICON_PROPERTY, INK_PROPERTY, REMINDER_PROPERTY } from './readEvent';
 
@@ -28,8 +29,8 @@ function timeOfKey(start: EventTime, key: string): EventTime {
   return start.kind === 'date' ? { kind: 'date', date: key } : { ...start, local: key };
 }
 
-function stamp(name: string, epochMs: number): JcalProperty {
-  return [name, {}, 'date-time', `${formatLocal(epochMs)}Z`];
+function stamp(name: string, epochMs: EpochMs): JcalProperty {
+  return [name, {}, 'date-time', `${formatLocal(utcWall(epochMs))}Z`];
 }
 
 function extraDateProperty(

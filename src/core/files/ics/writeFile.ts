@@ -5,6 +5,8 @@ import type { Task } from '../../model/others';
 import { END_OF_TIME } from '../../recurrence/generate';
 import { isEndless, lastRuleStart } from '../../recurrence/walk';
 import { civilDate, dayOfWall } from '../../time/civil';
+import type { EpochMs, WallMs } from '../../time/units';
+import { utcWall } from '../../time/zones';
 import { seriesOf } from '../../editing/series/dates';
 import { inlineProperty } from '../attached';
 import { componentLines, foldLine, propertyLine } from './jcal';
@@ -25,27 +27,27 @@ export interface CalendarFile {
   /** Contents (base64) of the attached files that go inside, by id; others stay behind. */
   contents?: ReadonlyMap<string, string>;
   /** When it is written, epoch ms. */
-  now: number;
+  now: EpochMs;
 }
 
 /** Years from now on for which an endless series' zone is told. */
 const YEARS_AHEAD = 30;
 
-const yearOf = (wall: number) => civilDate(dayOfWall(wall)).year;
+const yearOf = (wall: WallMs) => civilDate(dayOfWall(wall)).year;
 
 /** The last year in which a series has dates; for an endless one as far as is looked ahead. */
-function lastYearOf(event: CalendarEvent, now: number): number {
+function lastYearOf(event: CalendarEvent, now: EpochMs): number {
   const begin = yearOf(wallOf(event.start));
   if (event.rule === undefined) return begin;
   const series = seriesOf(event);
-  if (isEndless(series)) return Math.max(begin, yearOf(now)) + YEARS_AHEAD;
+  if (isEndless(series)) return Math.max(begin, yearOf(utcWall(now))) + YEARS_AHEAD;
   return yearOf(lastRuleStart(series, END_OF_TIME) ?? series.start);
 }
 
 /** Zones that the events name, with the first and last year in which each is used. */
 function zonesUsed(
   events: readonly CalendarEvent[],
-  now: number,
+  now: EpochMs,
 ): Map<string, { from: number; to: number }> {
   const zones = new Map<string, { from: number; to: number }>();
   const note = (zone: string | null, year: number) => {

@@ -2,6 +2,7 @@ import ICAL from 'ical.js';
 import { newEvent } from '../../model/event';
 import { DAY, formatLocal, parseLocal } from '../../time/civil';
 import { instantFromWall } from '../../time/zones';
+import type { WallMs } from '../../time/units';
 import { writeCalendarFile } from './writeFile';
 
 /** Zones of all kinds of rules: both halves of the year, odd offsets, rules that changed, none at all. */
@@ -34,7 +35,7 @@ test.each(ZONES)(
   (zone) => {
     for (const year of [1992, 2004, 2015, 2026]) {
       const start = parseLocal(`${year}-01-06T10:30:00`);
-      const time = (wall: number) => ({ kind: 'zoned' as const, local: formatLocal(wall), zone });
+      const time = (wall: WallMs) => ({ kind: 'zoned' as const, local: formatLocal(wall), zone });
       const event = newEvent(
         {
           id: 'a',

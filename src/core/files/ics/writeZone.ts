@@ -8,6 +8,7 @@ import {
   weekdayOf,
 } from '../../time/civil';
 import { offsetAt, offsetChanges } from '../../time/zones';
+import type { DayNumber } from '../../time/units';
 
 const WEEKDAYS = ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'];
 
@@ -34,7 +35,7 @@ interface Observance {
 }
 
 /** BYMONTH;BYDAY forms that describe a day: the nth and, near the end, the last weekday of its month. */
-function patternsOf(day: number): string[] {
+function patternsOf(day: DayNumber): string[] {
   const { year, month, day: date } = civilDate(day);
   const weekday = WEEKDAYS[weekdayOf(day)]!;
   const last = date + 7 > daysInMonth(year, month) ? [`BYMONTH=${month};BYDAY=-1${weekday}`] : [];

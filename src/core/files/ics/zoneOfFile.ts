@@ -3,6 +3,7 @@ import { parseRule, RuleError } from '../../recurrence/rule';
 import { DAY, dayNumber, HOUR } from '../../time/civil';
 import { WINDOWS_ZONES } from '../../time/windowsZones';
 import { isKnownZone, offsetAt } from '../../time/zones';
+import type { WallMs } from '../../time/units';
 import type { RawComponent } from './scan';
 
 /** How a TZID of a file is understood. */
@@ -73,7 +74,7 @@ function observances(definition: RawComponent): Observance[] {
 }
 
 /** Offset that a VTIMEZONE gives at a wall time: that of the observance that began last. */
-function observedOffset(found: Observance[], wall: number): number {
+function observedOffset(found: Observance[], wall: WallMs): number {
   let best = -Infinity;
   let offset = found[0]?.offset ?? 0;
   for (const observance of found) {

@@ -6,6 +6,7 @@ import { agendaDays } from '@/core/agenda/agendaDays';
 import { workdayOf } from '@/core/model/workweek';
 import { civilDate } from '@/core/time/civil';
 import { count } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { usePalette } from '@/ui/theme/theme';
 import type { LineSetting } from '@/features/agenda/AgendaLines';
 import { AgendaLines } from '@/features/agenda/AgendaLines';
@@ -14,7 +15,7 @@ import { DayHead } from './DayHead';
 import { useHeldPlace } from './useHeldPlace';
 
 /** Days without events between two that have some, in words; null where there are none. */
-function sayGap(day: number, last: AgendaDay | undefined): string | null {
+function sayGap(day: DayNumber, last: AgendaDay | undefined): string | null {
   const gap = last === undefined ? 0 : day - last.day - 1;
   return gap > 0 ? `${count(gap, 'day')} without events` : null;
 }
@@ -27,13 +28,13 @@ const NONE: AgendaDay[] = [];
 interface DayProps {
   agendaDay: AgendaDay;
   gap: string | null;
-  today: number;
+  today: DayNumber;
   setting: Omit<LineSetting, 'selectedId'>;
   /** The event that is selected, where it is on this day. */
   selectedId: string | null;
   workplace: string;
   zone: string;
-  onWorkday(day: number): void;
+  onWorkday(day: DayNumber): void;
 }
 
 const DayOfAgenda = memo(function DayOfAgenda(props: DayProps) {
@@ -75,7 +76,7 @@ export function Agenda({ content, look, hands }: FormProps) {
   const scroller = useRef<HTMLDivElement>(null);
   const pages = agenda.data?.pages;
   const days = useMemo(() => {
-    const hoursOf = (day: number) => workdayOf(day, workweek).hours;
+    const hoursOf = (day: DayNumber) => workdayOf(day, workweek).hours;
     return (
       pages?.flatMap((page) => agendaDays(page.occurrences, page.fromDay, page.toDay, hoursOf)) ??
       NONE

@@ -5,6 +5,7 @@ import { minutesOf } from '@/core/agenda/clear';
 import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayDay, sayHours, sayLength } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { Icon } from '@/ui/icons/Icon';
 import { SANS, SLAB, usePalette, textPx } from '@/ui/theme/theme';
 
@@ -16,7 +17,7 @@ interface Props {
   /** The zone on whose clock the day is. */
   zone: string;
   wording: Wording;
-  onWorkday(day: number): void;
+  onWorkday(day: DayNumber): void;
 }
 
 /** The head of a day in the agenda: its date, how booked it is and how much is clear. */

@@ -1,5 +1,6 @@
 import { render, screen } from '@testing-library/react';
 import { useRef } from 'react';
+import type { DayNumber } from '@/core/time/units';
 import { useHeldPlace } from './useHeldPlace';
 
 const HIGH = 100;
@@ -23,7 +24,7 @@ beforeAll(() => {
 interface Props {
   days: number[];
   opensAt: number;
-  onSeen(day: number): void;
+  onSeen(day: DayNumber): void;
 }
 
 function List({ days, opensAt, onSeen }: Props) {

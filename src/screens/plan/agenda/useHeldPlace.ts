@@ -1,9 +1,10 @@
 import type { RefObject } from 'react';
 import { useLayoutEffect, useRef } from 'react';
+import type { DayNumber } from '@/core/time/units';
 
 /** The first day in sight, and how far it is scrolled past the top, in px. */
 interface Held {
-  day: number;
+  day: DayNumber;
   offset: number;
 }
 
@@ -22,8 +23,8 @@ function placeIn(scroller: HTMLElement): Held | null {
  */
 export function useHeldPlace(
   scroller: RefObject<HTMLElement | null>,
-  days: readonly { day: number }[],
-  onSeen: (day: number) => void,
+  days: readonly { day: DayNumber }[],
+  onSeen: (day: DayNumber) => void,
   opensAt: number,
 ): () => void {
   const held = useRef<Held | null>(null);

@@ -4,10 +4,11 @@ import { workdayOf } from '@/core/model/workweek';
 import { usePalette } from '@/ui/theme/theme';
 import { dayGround } from '../sheet/dayBackground';
 import { wash } from '@/features/bars/wash';
+import type { DayNumber } from '@/core/time/units';
 import type { Field } from './placeInColumns';
 
 interface Props {
-  day: number;
+  day: DayNumber;
   /** Left end of the column, in px. */
   left: number;
   field: Field;

@@ -7,6 +7,7 @@ import { weeksOf } from '@/core/layout/grid';
 import { daysOf, takesDay } from '@/core/agenda/parts';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
 import { weekdayName } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { inkColours } from '@/ui/theme/palette';
 import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
@@ -89,7 +90,7 @@ export function Grid(props: FormProps) {
   });
   const ghostPlace = useCallback((span: Span) => placeInGrid(span, layout), [layout]);
   const openOrClose = useCallback(
-    (day: number) => setOpenDay((last) => (last === day ? null : day)),
+    (day: DayNumber) => setOpenDay((last) => (last === day ? null : day)),
     [],
   );
 
@@ -101,7 +102,7 @@ export function Grid(props: FormProps) {
     if (covered > 0 && week) scroller.current?.scrollTo({ y: week.y, animated: false });
   }, [focusDay, layout, covered, scroller]);
 
-  const isDraft = (day: number) =>
+  const isDraft = (day: DayNumber) =>
     draft !== null &&
     day >= dayOfWall(draft.start) &&
     day <= dayOfWall(Math.max(draft.start, draft.end - MINUTE));

@@ -4,13 +4,14 @@ import { workdayOf } from '@/core/model/workweek';
 import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayDay, sayHoursTight } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { dayName } from '../sheet/dayName';
 import type { Box } from '../sheet/Ghost';
 import { wash } from '@/features/bars/wash';
 
 interface Props {
   at: Box;
-  day: number;
+  day: DayNumber;
   /** Height of its number's line. */
   head: number;
   is: {
@@ -28,7 +29,7 @@ interface Props {
   washes: readonly string[];
   workweek: Workweek;
   wording: Wording;
-  onOpenDay(day: number): void;
+  onOpenDay(day: DayNumber): void;
 }
 
 /** A day of the grid: its number, which opens it in place, on the ground of how it stands. */

@@ -6,6 +6,7 @@ import { officeWeek } from '@/core/time/civil';
 import type { Weekday } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { LONG_DAY, sayDay } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
@@ -27,8 +28,8 @@ interface Props {
   draggedId: string | null;
   tabStopId: string | undefined;
   onOpen(occurrence: Occurrence): void;
-  onOpenDay(day: number): void;
-  onShowWeek(day: number): void;
+  onOpenDay(day: DayNumber): void;
+  onShowWeek(day: DayNumber): void;
 }
 
 /** Between bars that lie beside each other, in px. */

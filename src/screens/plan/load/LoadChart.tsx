@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import Svg, { G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import type { SpanLoad } from '@/core/agenda/spanLoad';
 import { sayHoursTight } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { SANS, usePalette } from '@/ui/theme/theme';
 
 interface Props {
@@ -10,7 +11,7 @@ interface Props {
   width: number;
   colourOf(key: string): string;
   /** What a part is called by its first day. */
-  nameOf(day: number): string;
+  nameOf(day: DayNumber): string;
   /** What a screen reader says of the whole. */
   summary: string;
 }

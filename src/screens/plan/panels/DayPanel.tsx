@@ -5,6 +5,7 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Calendar } from '@/core/model/calendar';
 import { workdayOf } from '@/core/model/workweek';
 import { sayDay } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import type { Preferences } from '@/data/preferences';
 import { useOccurrences } from '@/data/queries';
 import { usePalette } from '@/ui/theme/theme';
@@ -13,7 +14,7 @@ import { PanelFrame } from '@/ui/PanelFrame';
 
 interface Props {
   /** Day number */
-  day: number;
+  day: DayNumber;
   calendars: readonly Calendar[];
   categoryInks: ReadonlyMap<string, string> | null;
   preferences: Preferences;

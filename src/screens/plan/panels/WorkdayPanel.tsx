@@ -4,6 +4,7 @@ import type { Workweek } from '@/core/model/others';
 import { sayWorkday } from '@/core/model/workweek';
 import { weekdayOf, formatDate } from '@/core/time/civil';
 import { sayDay } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { useDo } from '@/data/commands';
 import type { Preferences } from '@/data/preferences';
 import { WorkFields } from '@/features/workweek/WorkFields';
@@ -16,7 +17,7 @@ type How = 'usual' | 'other' | 'away';
 
 interface Props {
   /** Day number */
-  day: number;
+  day: DayNumber;
   preferences: Preferences;
   onClose(): void;
 }

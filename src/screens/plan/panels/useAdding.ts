@@ -13,6 +13,7 @@ import type { Weekday } from '@/core/time/civil';
 import type { Jot, JotPartKind } from '@/core/jot/jot';
 import { MINUTE } from '@/core/time/civil';
 import { sayLength } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { useDo } from '@/data/commands';
 import { LINE, NEW_EVENT, useDraft } from '@/data/drafts';
 import { useMessages } from '@/data/messages';
@@ -27,7 +28,7 @@ export interface Adding {
   /** The time that was pressed or drawn; null when the line has to say it. */
   span: Span | null;
   /** The day that a line without a date means. */
-  day: number;
+  day: DayNumber;
   calendars: readonly Calendar[];
   preferences: Preferences;
   defaultCalendarId: string;

@@ -7,11 +7,12 @@ import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
 import { dayGround } from '../sheet/dayBackground';
 import { wash } from '@/features/bars/wash';
+import type { MinuteOfDay } from '@/core/time/units';
 
 /** What is needed to place minutes. */
 export interface TimeLine {
-  fromMinute: number;
-  toMinute: number;
+  fromMinute: MinuteOfDay;
+  toMinute: MinuteOfDay;
   width: number;
 }
 

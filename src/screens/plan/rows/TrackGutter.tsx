@@ -4,6 +4,7 @@ import type { Row } from '@/core/layout/rows';
 import type { Calendar } from '@/core/model/calendar';
 import type { Wording } from '@/core/time/words';
 import { LONG_DAY, SHORT_DAY, sayDay } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
 import { SANS, usePalette, textPx } from '@/ui/theme/theme';
@@ -16,7 +17,7 @@ interface Props {
   hasDay: boolean;
   isToday: boolean;
   wording: Wording;
-  onAdd(day: number): void;
+  onAdd(day: DayNumber): void;
 }
 
 /** The head of a row that stands for one calendar. A press adds to its day. */

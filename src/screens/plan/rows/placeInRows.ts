@@ -2,6 +2,7 @@ import type { Span } from '@/core/layout/drag';
 import type { Row } from '@/core/layout/rows';
 import { xOfMinute } from '@/core/layout/rows';
 import { DAY, dayOfWall, MINUTE } from '@/core/time/civil';
+import type { WallMs } from '@/core/time/units';
 import type { Box } from '../sheet/Ghost';
 import { PADDING } from './geometry';
 import type { TimeLine } from './RowBackground';
@@ -19,7 +20,7 @@ export function placeInRows(
 ): Box | null {
   const row = rows.find(({ day }) => day === dayOfWall(span.start)) ?? rows[0];
   if (!row) return null;
-  const clamp = (wall: number) =>
+  const clamp = (wall: WallMs) =>
     Math.max(0, Math.min(line.width, xOfMinute(line, (wall - row.day * DAY) / MINUTE)));
   const from = span.wholeDay ? 0 : clamp(span.start);
   const to = span.wholeDay ? line.width : clamp(span.end);

@@ -4,6 +4,7 @@ import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayHoursTight, weekdayName } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
+import type { DayNumber } from '@/core/time/units';
 import { PlainIcon } from '@/ui/icons/PlainIcon';
 import { dayName } from './dayName';
 import type { Box } from './Ghost';
@@ -18,15 +19,15 @@ interface Props {
   at: Box;
   /** Whether it stands before a row or above a column. */
   of: 'row' | 'column';
-  day: number;
+  day: DayNumber;
   bookedMinutes: number;
   isToday: boolean;
   /** The zone whose clock counts on a day spent elsewhere. */
   awayZone: string | null;
   workweek: Workweek;
   wording: Wording;
-  onAdd(day: number): void;
-  onWorkday(day: number): void;
+  onAdd(day: DayNumber): void;
+  onWorkday(day: DayNumber): void;
 }
 
 /** The head of a day: weekday, number, where the work is, how much of it is booked. A press adds to the day. */

@@ -3,6 +3,7 @@ import { workdayOf } from '@/core/model/workweek';
 import { formatDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { SHORT_DAY, sayDay } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { PlainIcon } from '@/ui/icons/PlainIcon';
 import { useHasFingers } from '@/ui/useMedia';
 
@@ -14,7 +15,7 @@ const WORKPLACE_ICONS: Record<string, string> = {
 };
 
 interface Props {
-  day: number;
+  day: DayNumber;
   /** Place of its upper left corner, in px. */
   left: number;
   top: number;
@@ -22,7 +23,7 @@ interface Props {
   of: 'row' | 'column';
   workweek: Workweek;
   wording: Wording;
-  onPress(day: number): void;
+  onPress(day: DayNumber): void;
 }
 
 /**

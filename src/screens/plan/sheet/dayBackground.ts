@@ -1,5 +1,6 @@
 import type { CSSProperties } from 'react';
 import type { Palette } from '@/ui/theme/palette';
+import type { MinuteOfDay } from '@/core/time/units';
 
 /** How far hour lines let through what they lie on, as the last two digits of a colour. */
 const LINE_ALPHA = 'b3';
@@ -7,8 +8,8 @@ const LINE_ALPHA = 'b3';
 interface Ground {
   /** Which way the time runs. */
   axis: 'across' | 'down';
-  fromMinute: number;
-  toMinute: number;
+  fromMinute: MinuteOfDay;
+  toMinute: MinuteOfDay;
   /** Length of the shown hours, in px. */
   length: number;
   /** Working hours (minutes of the day); null on a day off. */

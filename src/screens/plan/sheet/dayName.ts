@@ -3,6 +3,7 @@ import { workdayOf } from '@/core/model/workweek';
 import type { Wording } from '@/core/time/words';
 import { LONG_DAY, sayDay, sayHours } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
+import type { DayNumber } from '@/core/time/units';
 
 /** What a screen reader says of a day: its date, how booked it is, where the work is. */
 export function dayName({
@@ -13,7 +14,7 @@ export function dayName({
   bookedMinutes,
   workweek,
 }: {
-  day: number;
+  day: DayNumber;
   wording: Wording;
   isToday: boolean;
   awayZone?: string | null;

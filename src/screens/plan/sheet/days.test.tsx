@@ -3,6 +3,7 @@ import type { Workweek } from '@/core/model/others';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import { TODAY } from '@/core/testing/occurrences';
 import { inTheme } from '@/ui/testing/inTheme';
+import type { DayNumber } from '@/core/time/units';
 import { GridCell } from '../grid/GridCell';
 import { WORDING } from '../testing/samples';
 import { CountChip } from './CountChip';
@@ -76,7 +77,7 @@ describe('the head of a day', () => {
 });
 
 describe('the icon of where the work is', () => {
-  const draw = (day: number, week: Workweek) => {
+  const draw = (day: DayNumber, week: Workweek) => {
     const onPress = jest.fn();
     inTheme(
       <WorkIcon

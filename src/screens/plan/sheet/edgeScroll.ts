@@ -1,3 +1,5 @@
+import type { EpochMs } from '@/core/time/units';
+
 /** So near to an edge of what scrolls, in px, a drag takes it along. */
 const ZONE = 40;
 /** How fast at the very edge, in px a millisecond. */
@@ -40,7 +42,7 @@ export function edgeScroll(from: Element, startY: number, onScroll: () => void) 
   let last = performance.now();
   let frame = requestAnimationFrame(step);
 
-  function step(now: number) {
+  function step(now: EpochMs) {
     const passed = Math.max(0, Math.min(LONGEST_FRAME, now - last));
     last = now;
     const gone = Math.abs(y - startY) < LEAST_WAY ? 0 : Math.sign(y - startY);

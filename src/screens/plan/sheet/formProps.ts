@@ -2,6 +2,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { Category } from '@/core/model/others';
 import type { Span } from '@/core/layout/drag';
 import type { Preferences } from '@/data/preferences';
+import type { DayNumber } from '@/core/time/units';
 import type { SheetContent } from '../useSheetContent';
 import type { SheetPlace } from '../useSheetPlace';
 import type { SheetGestures } from './sheetGestures';
@@ -16,7 +17,7 @@ export interface Look {
   /** Minutes that a new event lasts. */
   newLength: number;
   /** Day number */
-  today: number;
+  today: DayNumber;
   selectedId: string | null;
   /** The day whose events are listed beside. */
   chosenDay: number | null;

@@ -1,6 +1,7 @@
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Span } from '@/core/layout/drag';
 import type { TableSetup } from '@/core/model/view';
+import type { DayNumber } from '@/core/time/units';
 
 /** What hands can do on the sheet, whatever its form. They stay the same from one drawing to the next. */
 export interface SheetGestures {
@@ -8,12 +9,12 @@ export interface SheetGestures {
   onMenu(occurrence: Occurrence): void;
   onDrop(occurrence: Occurrence, span: Span): void;
   onDraw(span: Span): void;
-  onAddToDay(day: number): void;
+  onAddToDay(day: DayNumber): void;
   /** Shows a day's events beside. */
-  onOpenDay(day: number): void;
-  onShowWeek(day: number): void;
+  onOpenDay(day: DayNumber): void;
+  onShowWeek(day: DayNumber): void;
   /** When and where the work of a date is. */
-  onWorkday(day: number): void;
+  onWorkday(day: DayNumber): void;
   /** Shows all hours that something lies in. */
   onWiden(): void;
   onUsualHours(): void;
@@ -22,6 +23,6 @@ export interface SheetGestures {
   /** Shows the sheet as people in a zone see it. */
   onSeeAs(zone: string | null): void;
   /** Told of the first day in sight of a form that runs on. */
-  onSeen(day: number): void;
+  onSeen(day: DayNumber): void;
   onTableSetup(setup: TableSetup): void;
 }

@@ -3,6 +3,7 @@ import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { civilDate, dayNumber } from '@/core/time/civil';
 import { isMonthFirst, LONG_DAY, sayDay } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import type { EventQuery } from '@/core/query/eventQuery';
 import { typedDay } from '@/core/view/typedDate';
 import type { Preferences } from '@/data/preferences';
@@ -14,13 +15,13 @@ import { usePalette } from '@/ui/theme/theme';
 
 interface Props {
   /** Day number */
-  day: number;
-  today: number;
+  day: DayNumber;
+  today: DayNumber;
   /** The days shown now. */
   range: { from: number; to: number };
   query: EventQuery;
   preferences: Preferences;
-  onGo(day: number): void;
+  onGo(day: DayNumber): void;
   onClose(): void;
 }
 
@@ -29,7 +30,7 @@ const MONTH = 320;
 const MOST_MONTHS = 3;
 
 /** First day of a month that lies some months after that of a day. */
-function monthAfter(day: number, months: number): number {
+function monthAfter(day: DayNumber, months: number): number {
   const { year, month } = civilDate(day);
   const index = year * 12 + month - 1 + months;
   return dayNumber(Math.floor(index / 12), (index % 12) + 1, 1);

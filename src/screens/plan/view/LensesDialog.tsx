@@ -12,6 +12,7 @@ import { IconChoice } from '@/ui/IconChoice';
 import { Icon } from '@/ui/icons/Icon';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
+import type { DayNumber } from '@/core/time/units';
 
 interface Props {
   lenses: readonly Lens[];
@@ -19,7 +20,7 @@ interface Props {
   /** Calendars that the sheet shows, by id: a lens keeps them. */
   shownIds: readonly string[];
   /** Day number of the stretch shown, and how that is called. */
-  day: number;
+  day: DayNumber;
   title: string;
   preferences: Preferences;
   onPick(lens: Lens): void;

@@ -6,6 +6,7 @@ import type { NamedPeriod, PeriodRun } from '@/core/model/view';
 import { namedPeriod, periodRun } from '@/core/model/view';
 import { formatDate, parseDate, civilDate } from '@/core/time/civil';
 import { sayDay, sayDays } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import { useDo } from '@/data/commands';
 import type { Preferences } from '@/data/preferences';
 import { Choice } from '@/ui/Choice';
@@ -34,7 +35,7 @@ const DATE = { day: 'numeric', month: 'long', year: 'numeric' } as const;
 interface Props {
   preferences: Preferences;
   /** Day number to begin a new one at. */
-  day: number;
+  day: DayNumber;
   /** Shows the period that was made. */
   onMade(id: string): void;
   onClose(): void;

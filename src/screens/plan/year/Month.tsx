@@ -5,6 +5,7 @@ import type { Weekday } from '@/core/time/civil';
 import { civilDate, daysInMonth, startOfWeek } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { count, LONG_DAY, sayDay, sayHours, weekdayName } from '@/core/time/words';
+import type { DayNumber } from '@/core/time/units';
 import type { Shade } from '@/core/view/shades';
 import { shadeOf } from '@/core/view/shades';
 import { Title } from '@/ui/Title';
@@ -20,16 +21,16 @@ export interface YearDay {
 
 interface Props {
   /** First day of the month (day number). */
-  firstDay: number;
+  firstDay: DayNumber;
   firstWeekday: Weekday;
   wording: Wording;
-  today: number;
+  today: DayNumber;
   /** The day whose events are shown beside. */
   chosen: number | null;
   /** The day that Tab stops at, where it is in this month. */
   tabStop: number | null;
-  dayAt(day: number): YearDay;
-  onChoose(day: number): void;
+  dayAt(day: DayNumber): YearDay;
+  onChoose(day: DayNumber): void;
 }
 
 const DAYS = 7;

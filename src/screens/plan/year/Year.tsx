@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, Text, View } from 'react-native';
 import { civilDate, dayNumber } from '@/core/time/civil';
+import type { DayNumber } from '@/core/time/units';
 import type { Shade } from '@/core/view/shades';
 import { SANS, usePalette, textPx } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
@@ -56,7 +57,7 @@ export function Year({ place, content, look, hands }: FormProps) {
   );
   const dayAt = useMemo(
     () =>
-      (day: number): YearDay => {
+      (day: DayNumber): YearDay => {
         const i = day - fromDay;
         return loads && i >= 0 && i < loads.booked.length
           ? { booked: loads.booked[i]!, events: loads.events[i]!, isTaken: loads.isTaken[i]! }
@@ -64,7 +65,7 @@ export function Year({ place, content, look, hands }: FormProps) {
       },
     [loads, fromDay],
   );
-  const isHere = (day: number | null) => day !== null && day >= fromDay && day < toDay;
+  const isHere = (day: DayNumber | null) => day !== null && day >= fromDay && day < toDay;
   const [focused, setFocused] = useState<number | null>(null);
   const tabStop: number = [focused, chosen, today].find(isHere) ?? fromDay;
 
