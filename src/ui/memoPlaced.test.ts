@@ -12,4 +12,7 @@ test('places and states count by what they hold, everything else by itself', () 
   expect(isSameDrawing(drawn, { ...drawn, at: { left: 1, top: 2, width: 3 } })).toBe(false);
   expect(isSameDrawing(drawn, { ...drawn, event: { ...event } })).toBe(false);
   expect(isSameDrawing(drawn, { ...drawn, more: 1 })).toBe(false);
+  const row = (text: number) => ({ drawn: { text, hands: event } });
+  expect(isSameDrawing(row(1), row(1))).toBe(true);
+  expect(isSameDrawing(row(1), row(2))).toBe(false);
 });

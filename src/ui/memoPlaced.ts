@@ -7,8 +7,8 @@ const hasSame = (a: Values, b: Values) =>
   Object.keys(a).length === Object.keys(b).length &&
   Object.entries(a).every(([key, value]) => Object.is(value, b[key]));
 
-/** Props that are small groups of plain values: a place (`at`), and what holds of it (`is`). */
-const isGroup = (key: string) => key === 'at' || key === 'is';
+/** Props that are groups: a place (`at`), what holds of it (`is`), and what all of its kind are `drawn` by. */
+const isGroup = (key: string) => key === 'at' || key === 'is' || key === 'drawn';
 
 /** Whether nothing that a part is drawn by is different. */
 export function isSameDrawing(before: object, after: object): boolean {
@@ -22,7 +22,7 @@ export function isSameDrawing(before: object, after: object): boolean {
 }
 
 /**
- * `memo` for parts that are drawn by the hundred: their groups `at` and `is` count by what they
+ * `memo` for parts that are drawn by the hundred: their groups count by what they
  * hold, since they are made anew each time.
  */
 export const memoPlaced = <P extends object>(part: FunctionComponent<P>): FunctionComponent<P> =>

@@ -15,7 +15,6 @@ import { gutterOf, rowSizes } from './geometry';
 import { AxisCorner } from './AxisCorner';
 import { HourAxis } from './HourAxis';
 import { NowLine } from './NowLine';
-import type { RowsDrawn } from './SheetRow';
 import { SheetRow } from './SheetRow';
 import { useRowsLayout } from './useRowsLayout';
 import { zoneAxes, ZoneAxes } from './ZoneAxes';
@@ -82,39 +81,20 @@ export function Rows(props: FormProps) {
     [layout.rows, line, gutter, sizes],
   );
 
-  const { workweek } = settings;
-  const { text } = scale;
-  const hasDay = days.length > 1;
-  const drawn = useMemo(
-    (): RowsDrawn => ({
-      line,
-      sizes,
-      gutter,
-      calendarOf,
-      hasDay,
-      categoryInks,
-      workweek,
-      wording,
-      text,
-      seenFrom,
-      seenTo,
-      hands,
-    }),
-    [
-      line,
-      sizes,
-      gutter,
-      calendarOf,
-      hasDay,
-      categoryInks,
-      workweek,
-      wording,
-      text,
-      seenFrom,
-      seenTo,
-      hands,
-    ],
-  );
+  const drawn = {
+    line,
+    sizes,
+    gutter,
+    calendarOf,
+    hasDay: days.length > 1,
+    categoryInks,
+    workweek: settings.workweek,
+    wording,
+    text: scale.text,
+    seenFrom,
+    seenTo,
+    hands,
+  };
   return (
     <View style={styles.all}>
       <View>

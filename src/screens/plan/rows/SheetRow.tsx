@@ -1,4 +1,3 @@
-import { memo } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { inkOf } from '@/core/colour/inkOf';
 import type { Row } from '@/core/layout/rows';
@@ -6,6 +5,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { Workweek } from '@/core/model/others';
 import type { Wording } from '@/core/time/words';
 import { SHORT_DAY, sayDay } from '@/core/time/words';
+import { memoPlaced } from '@/ui/memoPlaced';
 import { usePalette } from '@/ui/theme/theme';
 import { BarView } from './BarView';
 import type { RowSizes } from './geometry';
@@ -20,8 +20,8 @@ import type { SheetGestures } from '../sheet/sheetGestures';
 import { sayPart } from '@/features/bars/sayPart';
 import { WholeDayBar } from '../sheet/WholeDayBar';
 
-/** What all rows are drawn by. It stays the same while none of it changes. */
-export interface RowsDrawn {
+/** What all rows are drawn by. */
+interface RowsDrawn {
   line: TimeLine;
   sizes: RowSizes;
   gutter: number;
@@ -54,7 +54,7 @@ interface Props {
 }
 
 /** A day of the sheet with everything on it. */
-export const SheetRow = memo(function SheetRow(props: Props) {
+export const SheetRow = memoPlaced(function SheetRow(props: Props) {
   const { row, drawn, isToday, selectedId, draggedId, tabStopId } = props;
   const { line, sizes, gutter, calendarOf, categoryInks, workweek, wording, hands } = drawn;
   const { dim } = usePalette();
