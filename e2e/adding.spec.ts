@@ -124,3 +124,22 @@ test('All details takes what was typed along', { tag: '@phone' }, async ({ page 
     panel(page, 'Supplier visit').getByText('<b>Bring</b> the <script>list</script>'),
   ).toBeVisible();
 });
+
+test(
+  'a line with two readings gives the other by a key, and says what it will remind of',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await typeLine(page, 'Lamp check Fri at 8 remind me 20 min before');
+    const card = panel(page, 'Add an event');
+    const when = (times: RegExp) => card.getByRole('button', { name: times });
+    await expect(when(/^When: Fri,? 27 Nov, 08:00/)).toBeVisible();
+    await page.keyboard.press('ArrowDown');
+    await expect(when(/^When: Fri,? 27 Nov, 20:00/)).toBeVisible();
+    await expect(card.getByText('reminder 20 min before')).toBeVisible();
+    await page.keyboard.press('Enter');
+    await bar(page, 'Lamp check').click();
+    await expect(panel(page, 'Lamp check').getByText('reminder 20 min before')).toBeVisible();
+  },
+);

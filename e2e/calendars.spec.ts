@@ -1,21 +1,22 @@
 import type { Page } from '@playwright/test';
 import {
+  amongCalendars,
   bar,
   boxOf,
   expect,
+  goTo,
   jot,
   makeCalendar,
   message,
   openDemo,
   openOwn,
   panel,
+  see,
   sheet,
   test,
   touchDrag,
 } from './fixtures';
 
-const strip = (page: Page) => page.getByRole('group', { name: 'Calendars shown' });
-const chip = (page: Page, name: string) => strip(page).getByRole('switch', { name });
 const list = (page: Page, name = 'Calendars') => page.getByRole('list', { name, exact: true });
 const row = (page: Page, name: string) =>
   list(page).getByRole('listitem').filter({ hasText: name });
@@ -41,20 +42,25 @@ test('a calendar is shown alone, takes new events, and the others come back', as
   isPhone,
 }) => {
   await openDemo(page);
-  if (isPhone) {
-    // Held and let go: what opens stays open.
-    await chip(page, 'Clients').scrollIntoViewIfNeeded();
-    const box = await boxOf(chip(page, 'Clients'));
-    await touchDrag(page, [{ x: box.x + 20, y: box.y + box.height / 2 }], 700);
-  } else await chip(page, 'Clients').click({ button: 'right' });
-  await panel(page, 'Clients').getByRole('button', { name: 'Only this one' }).click();
+  await amongCalendars(page, async (calendars) => {
+    const chip = calendars.getByRole('switch', { name: 'Clients' });
+    if (isPhone) {
+      // Held and let go: what opens stays open.
+      const box = await boxOf(chip);
+      await touchDrag(page, [{ x: box.x + 20, y: box.y + box.height / 2 }], 700);
+    } else await chip.click({ button: 'right' });
+    await panel(page, 'Clients').getByRole('button', { name: 'Only this one' }).click();
+  });
   await expect(bar(page, 'Bench round')).toHaveCount(0);
   await expect(bar(page, 'Crate inspection')).toBeVisible();
   await jot(page, 'Lens parcel Saturday 9:00');
   await expect(bar(page, 'Lens parcel')).toHaveAccessibleName(/, Clients, busy/);
-  await strip(page).getByRole('button', { name: 'As before' }).click();
+  await amongCalendars(page, async () => {
+    const back = page.getByRole('button', { name: 'As before' });
+    await back.click();
+    await expect(back).toHaveCount(0);
+  });
   await expect(bar(page, 'Bench round').first()).toBeVisible();
-  await expect(strip(page).getByRole('button', { name: 'As before' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(bar(page, 'Bench round')).toHaveCount(0);
 });
@@ -64,7 +70,7 @@ test(
   { tag: '@wide' },
   async ({ page }) => {
     await openDemo(page);
-    await page.getByRole('link', { name: 'Calendars' }).click();
+    await goTo(page, 'Calendars');
     await (
       await menuOf(page, 'Training')
     )
@@ -85,26 +91,30 @@ test(
   },
 );
 
-test('inks that look alike are told, and mended by one press', async ({ page }) => {
-  await openDemo(page);
-  await page.getByRole('link', { name: 'Calendars' }).click();
-  await expect(page.getByText(/^Apprentices looks like Workshop/)).toBeVisible();
-  await page.getByRole('button', { name: /^Give Apprentices the ink / }).click();
-  await expect(page.getByText(/^Apprentices looks like/)).toHaveCount(0);
-  await page.getByRole('button', { name: 'New calendar' }).click();
-  const form = panel(page, 'New calendar');
-  await form.getByRole('radio', { name: 'Fjord' }).click();
-  await expect(form.getByRole('status')).toContainText('Hard to tell from');
-  await form.getByRole('button', { name: /^Take / }).click();
-  await expect(form.getByRole('status')).toHaveCount(0);
-});
+test(
+  'inks that look alike are told, and mended by one press',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await goTo(page, 'Calendars');
+    await expect(page.getByText(/^Apprentices looks like Workshop/)).toBeVisible();
+    await page.getByRole('button', { name: /^Give Apprentices the ink / }).click();
+    await expect(page.getByText(/^Apprentices looks like/)).toHaveCount(0);
+    await page.getByRole('button', { name: 'New calendar' }).click();
+    const form = panel(page, 'New calendar');
+    await form.getByRole('radio', { name: 'Fjord' }).click();
+    await expect(form.getByRole('status')).toContainText('Hard to tell from');
+    await form.getByRole('button', { name: /^Take / }).click();
+    await expect(form.getByRole('status')).toHaveCount(0);
+  },
+);
 
 test('calendars are put in another order with the keyboard, and by dragging', async ({
   page,
   isPhone,
 }) => {
   await openDemo(page);
-  await page.getByRole('link', { name: 'Calendars' }).click();
+  await goTo(page, 'Calendars');
   const names = list(page).getByRole('listitem');
   await expect(names.first()).toContainText('Workshop');
   const handle = page.getByRole('button', { name: 'Move Workshop' });
@@ -134,7 +144,7 @@ test(
   { tag: '@phone' },
   async ({ page }) => {
     await openDemo(page);
-    await page.getByRole('link', { name: 'Calendars' }).click();
+    await goTo(page, 'Calendars');
     await (await menuOf(page, 'Leave')).getByRole('button', { name: 'Unlist' }).click();
     await expect(row(page, 'Leave')).toHaveCount(0);
     await page.getByRole('button', { name: '1 unlisted' }).click();
@@ -149,14 +159,14 @@ test(
     await expect(row(page, 'Leave copy')).toHaveCount(0);
     await page.goto('/removed');
     await page.getByRole('button', { name: 'Bring back Leave copy' }).click();
-    await page.getByRole('link', { name: 'Calendars' }).click();
+    await goTo(page, 'Calendars');
     await expect(row(page, 'Leave copy')).toContainText('6 events');
   },
 );
 
 test('categories are made, jotted, coloured by and removed', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
-  await page.getByRole('link', { name: 'Calendars' }).click();
+  await goTo(page, 'Calendars');
   await page.getByRole('button', { name: 'New category' }).click();
   const form = panel(page, 'New category');
   await form.getByRole('textbox', { name: 'Name' }).fill('Sea trials');
@@ -171,11 +181,10 @@ test('categories are made, jotted, coloured by and removed', { tag: '@wide' }, a
 
   const edge = () => bar(page, 'Lamp on trial').evaluate((el) => getComputedStyle(el).boxShadow);
   const before = await edge();
-  await strip(page).getByRole('button', { name: 'Inks by calendar' }).click();
-  await expect(strip(page).getByRole('button', { name: 'Inks by category' })).toBeVisible();
+  await see(page, { span: ['Inks are those of', 'Categories'] });
   await expect.poll(edge).not.toBe(before);
 
-  await page.getByRole('link', { name: 'Calendars' }).click();
+  await goTo(page, 'Calendars');
   await page.getByRole('button', { name: 'Edit Sea trials' }).click();
   await panel(page, 'Edit Sea trials')
     .getByRole('button', { name: /^Remove from/ })
@@ -290,7 +299,7 @@ test(
   async ({ page }) => {
     await openOwn(page);
     const choose = async () => {
-      await page.getByRole('link', { name: 'Calendars' }).click();
+      await goTo(page, 'Calendars');
       await page.getByRole('button', { name: 'Import files' }).click();
       await page
         .getByLabel('Calendar file')

@@ -2,13 +2,13 @@ import {
   bar,
   boxOf,
   expect,
+  goTo,
   openDemo,
   openOwn,
   panel,
   pickDay,
   sheet,
   test,
-  goTo,
   typeLine,
 } from './fixtures';
 
@@ -141,7 +141,7 @@ test('Escape closes the card, and nothing was added', { tag: '@wide' }, async ({
 
 test('a new calendar is made, and events can go to it', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
-  await page.getByRole('link', { name: 'Calendars' }).click();
+  await goTo(page, 'Calendars');
   await page.getByRole('button', { name: 'New calendar' }).click();
   const form = panel(page, 'New calendar');
   await form.getByRole('textbox', { name: 'Name' }).fill('workshop');

@@ -50,8 +50,29 @@ export async function openDemo(page: Page): Promise<void> {
 export async function openOwn(page: Page): Promise<void> {
   await page.goto('/settings');
   await page.getByRole('button', { name: 'Open my own data' }).click();
-  await expect(page.getByRole('switch', { name: 'My work' })).toBeVisible();
+  await expect(
+    page
+      .getByRole('switch', { name: 'My work' })
+      .or(page.getByRole('button', { name: /^Calendars: \d+ of \d+ shown$/ })),
+  ).toBeVisible();
 }
+
+/** Acts among the calendars that the sheet can show: chips, which a phone has behind a button. */
+export async function amongCalendars(
+  page: Page,
+  act: (calendars: Locator) => Promise<unknown>,
+): Promise<void> {
+  const chips = page.getByRole('group', { name: 'Calendars shown' });
+  const button = page.getByRole('button', { name: /^Calendars: \d+ of \d+ shown$/ });
+  const isBehind = await button.isVisible();
+  if (isBehind) await button.click();
+  await act(chips);
+  if (isBehind) await panel(page, 'Calendars shown').getByRole('button', { name: 'Done' }).click();
+}
+
+/** Shows a calendar, or hides it. */
+export const toggleCalendar = (page: Page, name: string) =>
+  amongCalendars(page, (calendars) => calendars.getByRole('switch', { name }).click());
 
 export const sheet = (page: Page, span = 'Week') =>
   page.getByRole('group', { name: span, exact: true });
@@ -78,12 +99,11 @@ export function bar(page: Page, title: string, span = 'Week'): Locator {
   return sheet(page, span).getByRole('button', { name: new RegExp(`^${title}, `) });
 }
 
-/** Where a phone finds what its bar has no room for. */
-const VIA = { Removed: 'Tidy', Settings: 'Today' } as const;
-
-export async function goTo(page: Page, place: keyof typeof VIA): Promise<void> {
-  const link = page.getByRole('link', { name: place });
-  if (!(await link.isVisible())) await page.getByRole('link', { name: VIA[place] }).click();
+/** Goes to a place; those that a phone's bar has no room for are under More. */
+export async function goTo(page: Page, place: string): Promise<void> {
+  const link = page.getByRole('link', { name: place, exact: true });
+  if (!(await link.isVisible()))
+    await page.getByRole('button', { name: 'More', exact: true }).click();
   await link.click();
 }
 
@@ -91,7 +111,7 @@ export const panel = (page: Page, name: string | RegExp) => page.getByRole('dial
 
 /** Makes a calendar, from wherever one is; ends on the Calendars screen. */
 export async function makeCalendar(page: Page, name: string, isClosures = false): Promise<void> {
-  await page.getByRole('link', { name: 'Calendars' }).click();
+  await goTo(page, 'Calendars');
   await page.getByRole('button', { name: 'New calendar' }).click();
   const form = panel(page, 'New calendar');
   await form.getByRole('textbox', { name: 'Name' }).fill(name);
@@ -109,7 +129,7 @@ export async function downloaded(page: Page, press: () => Promise<void>): Promis
 
 /** All of the person's calendars as the file that they would get; ends on the Calendars screen. */
 export async function exportAll(page: Page): Promise<string> {
-  await page.getByRole('link', { name: 'Calendars' }).click();
+  await goTo(page, 'Calendars');
   await page.getByRole('button', { name: 'Export…' }).click();
   const dialog = panel(page, 'Export');
   return downloaded(page, () => dialog.getByRole('button', { name: 'Export' }).click());

@@ -129,56 +129,72 @@ test('an empty spot of a column begins an event there', { tag: '@wide' }, async 
   await expect(add.getByText(/Wed,? 25 Nov, 13:30 – 14:00/)).toBeVisible();
 });
 
-test('the grid of a month lays long events across, and opens a full day in place', async ({
-  page,
-  isPhone,
-}) => {
-  await openDemo(page);
-  await see(page, { span: ['How long', 'Month'], form: 'Grid' });
-  const grid = sheet(page, 'Month');
-  const tomas = await boxOf(bar(page, 'Tomas away', 'Month'));
-  const thursday = await boxOf(grid.getByRole('button', { name: /^Thursday,? 26 November/ }));
-  expect(tomas.width).toBeGreaterThan(thursday.width * 1.8);
+test(
+  'the grid of a month lays long events across, and opens a full day in place',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await see(page, { span: ['How long', 'Month'], form: 'Grid' });
+    const grid = sheet(page, 'Month');
+    const tomas = await boxOf(bar(page, 'Tomas away', 'Month'));
+    const thursday = await boxOf(grid.getByRole('button', { name: /^Thursday,? 26 November/ }));
+    expect(tomas.width).toBeGreaterThan(thursday.width * 1.8);
 
-  await grid.getByRole('button', { name: /^\d+ more on Friday,? 27 November/ }).click();
-  await expect(bar(page, 'Week close-out', 'Month').last()).toBeVisible();
-  await expect(
-    grid.getByRole('button', { name: /^Friday,? 27 November .*Close the day$/ }),
-  ).toHaveAttribute('aria-expanded', 'true');
-  await expect(grid.getByRole('button', { name: /more on Friday,? 27 November/ })).toHaveCount(0);
+    await grid.getByRole('button', { name: /^\d+ more on Friday,? 27 November/ }).click();
+    await expect(bar(page, 'Week close-out', 'Month').last()).toBeVisible();
+    await expect(
+      grid.getByRole('button', { name: /^Friday,? 27 November .*Close the day$/ }),
+    ).toHaveAttribute('aria-expanded', 'true');
+    await expect(grid.getByRole('button', { name: /more on Friday,? 27 November/ })).toHaveCount(0);
 
-  test.skip(isPhone, 'A mouse drags.');
-  const crates = bar(page, 'Crate inspection', 'Month');
-  const box = await boxOf(crates);
-  const from = { x: box.x + 20, y: box.y + box.height / 2 };
-  await mouseDrag(page, from, { x: from.x - thursday.width, y: from.y });
-  await expect(crates).toHaveAccessibleName(/Thu 26 Nov, 11:00 – 12:00/);
-  await page.getByRole('button', { name: 'Undo' }).first().click();
-  await expect(crates).toHaveAccessibleName(/Fri 27 Nov, 11:00/);
-});
-
-test('the grid tells less where less is wanted, and a week is a press away', async ({ page }) => {
-  await openDemo(page);
-  await see(page, { span: ['How long', 'Month'], form: 'Grid' });
-  await see(page, { span: ['Detail of the grid', 'Marks'] });
-  const grid = sheet(page, 'Month');
-  await expect(bar(page, 'Tomas away', 'Month')).toHaveCount(0);
-  // A day that is opened says everything, whatever the detail of the rest.
-  await grid.getByRole('button', { name: /^Thursday,? 26 November/ }).click();
-  await expect(bar(page, 'Lens grinding slot', 'Month')).toBeVisible();
-  await see(page, { span: ['Detail of the grid', 'Bars'] });
-  await expect(bar(page, 'Freight quotes', 'Month').first()).toBeVisible();
-  await grid.getByRole('button', { name: 'Show week 46' }).click();
-  await expect(heading(page, /^9 – 15 Nov/)).toBeVisible();
-});
+    const crates = bar(page, 'Crate inspection', 'Month');
+    const box = await boxOf(crates);
+    const from = { x: box.x + 20, y: box.y + box.height / 2 };
+    await mouseDrag(page, from, { x: from.x - thursday.width, y: from.y });
+    await expect(crates).toHaveAccessibleName(/Thu 26 Nov, 11:00 – 12:00/);
+    await page.getByRole('button', { name: 'Undo' }).first().click();
+    await expect(crates).toHaveAccessibleName(/Fri 27 Nov, 11:00/);
+  },
+);
 
 test(
-  'an event selected in the month stays in sight in the week',
+  'the grid tells less where less is wanted, and a week is a press away',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await see(page, { span: ['How long', 'Month'], form: 'Grid' });
+    await see(page, { span: ['Detail of the grid', 'Marks'] });
+    const grid = sheet(page, 'Month');
+    await expect(bar(page, 'Tomas away', 'Month')).toHaveCount(0);
+    // A day that is opened says everything, whatever the detail of the rest.
+    await grid.getByRole('button', { name: /^Thursday,? 26 November/ }).click();
+    await expect(bar(page, 'Lens grinding slot', 'Month')).toBeVisible();
+    await see(page, { span: ['Detail of the grid', 'Bars'] });
+    await expect(bar(page, 'Freight quotes', 'Month').first()).toBeVisible();
+    await grid.getByRole('button', { name: 'Show week 46' }).click();
+    await expect(heading(page, /^9 – 15 Nov/)).toBeVisible();
+  },
+);
+
+test(
+  'a month on the phone says the pressed day in full, and what is selected there stays in sight',
   { tag: '@phone' },
   async ({ page }) => {
     await openDemo(page);
     await see(page, { span: ['How long', 'Month'], form: 'Grid' });
-    await bar(page, 'Freight quotes', 'Month').first().click();
+    const cell = (day: RegExp) => sheet(page, 'Month').getByRole('button', { name: day });
+    const below = (name: RegExp) => page.getByRole('region', { name });
+    await expect(cell(/^Tuesday,? 24 November/)).toHaveAttribute('aria-pressed', 'true');
+    await expect(
+      below(/^Tuesday,? 24 November/).getByRole('button', { name: /^Barometer calibration, / }),
+    ).toBeVisible();
+    await cell(/^Sunday,? 8 November/).click();
+    await expect(below(/^Sunday,? 8 November/)).toContainText('Quay closed');
+    await cell(/^Wednesday,? 28 October/).click();
+    await expect(cell(/^Tuesday,? 24 November/)).toBeInViewport();
+    await below(/^Wednesday,? 28 October/)
+      .getByRole('button', { name: /^Freight quotes, / })
+      .click();
     await expect(panel(page, 'Freight quotes')).toBeVisible();
     await see(page, { span: ['How long', 'Week'] });
     await expect(heading(page, /^26 Oct – 1 Nov/)).toBeVisible();
@@ -186,92 +202,106 @@ test(
   },
 );
 
-test('the year shades its days, and a press shows the events of one', async ({ page }) => {
-  await openDemo(page);
-  await see(page, { span: ['How long', 'Year'] });
-  const year = page.getByRole('group', { name: 'Year', exact: true });
-  const today = year.getByRole('button', {
-    name: /^Tuesday,? 24 November 2026, today, \d+ events/,
-  });
-  await expect(today).toBeVisible();
-  await today.click();
-  const day = panel(page, /^Tuesday,? 24 November$/);
-  await day.getByRole('button', { name: /^Barometer calibration, / }).click();
-  await expect(panel(page, 'Barometer calibration')).toBeVisible();
+test(
+  'the year shades its days, and a press shows the events of one',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await see(page, { span: ['How long', 'Year'] });
+    const year = page.getByRole('group', { name: 'Year', exact: true });
+    const today = year.getByRole('button', {
+      name: /^Tuesday,? 24 November 2026, today, \d+ events/,
+    });
+    await expect(today).toBeVisible();
+    await today.click();
+    const day = panel(page, /^Tuesday,? 24 November$/);
+    await day.getByRole('button', { name: /^Barometer calibration, / }).click();
+    await expect(panel(page, 'Barometer calibration')).toBeVisible();
 
-  await today.focus();
-  await page.keyboard.press('ArrowDown');
-  await expect(year.getByRole('button', { name: /^Tuesday,? 1 December 2026/ })).toBeFocused();
-  await page.keyboard.press('Enter');
-  await panel(page, /^Tuesday,? 1 December$/)
-    .getByRole('button', { name: 'Show the day' })
-    .click();
-  await expect(heading(page, /^Tue(sday)?,? 1 Dec(ember)?$/)).toBeVisible();
-});
+    await today.focus();
+    await page.keyboard.press('ArrowDown');
+    await expect(year.getByRole('button', { name: /^Tuesday,? 1 December 2026/ })).toBeFocused();
+    await page.keyboard.press('Enter');
+    await panel(page, /^Tuesday,? 1 December$/)
+      .getByRole('button', { name: 'Show the day' })
+      .click();
+    await expect(heading(page, /^Tue(sday)?,? 1 Dec(ember)?$/)).toBeVisible();
+  },
+);
 
-test('the agenda opens at today, says what is clear, and runs on and back', async ({ page }) => {
-  await openDemo(page);
-  await see(page, { form: 'Agenda' });
-  const agenda = sheet(page);
-  const today = agenda.getByRole('heading', { name: /^Tuesday,? 24 November$/ });
-  await expect(today).toBeInViewport();
-  await expect(
-    agenda.getByText(/^today · workshop · [\d.]+ h(?: \d+ min)? booked · .* clear$/),
-  ).toBeVisible();
-  const top = (await boxOf(agenda)).y;
-  expect(Math.abs((await boxOf(today)).y - top)).toBeLessThan(20);
+test(
+  'the agenda opens at today, says what is clear, and runs on and back',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await see(page, { form: 'Agenda' });
+    const agenda = sheet(page);
+    const today = agenda.getByRole('heading', { name: /^Tuesday,? 24 November$/ });
+    await expect(today).toBeInViewport();
+    await expect(
+      agenda.getByText(/^today · workshop · [\d.]+ h(?: \d+ min)? booked · .* clear$/),
+    ).toBeVisible();
+    const top = (await boxOf(agenda)).y;
+    expect(Math.abs((await boxOf(today)).y - top)).toBeLessThan(20);
 
-  await agenda.hover();
-  const scrollTo = async (month: RegExp, by: number) =>
-    expect(async () => {
-      await page.mouse.wheel(0, by);
-      await expect(heading(page, month)).toBeVisible({ timeout: 500 });
+    await agenda.hover();
+    const scrollTo = async (month: RegExp, by: number) =>
+      expect(async () => {
+        await page.mouse.wheel(0, by);
+        await expect(heading(page, month)).toBeVisible({ timeout: 500 });
+      }).toPass();
+    await scrollTo(/^Oct(ober)? 2026$/, -4000);
+    const october = agenda.getByRole('heading', { name: /October$/ });
+    await expect(async () => {
+      const tops = await Promise.all(
+        (await october.all()).map(async (one) => (await boxOf(one)).y),
+      );
+      expect(tops.some((y) => y >= top - 400 && y < top + 800)).toBe(true);
     }).toPass();
-  await scrollTo(/^Oct(ober)? 2026$/, -4000);
-  const october = agenda.getByRole('heading', { name: /October$/ });
-  await expect(async () => {
-    const tops = await Promise.all((await october.all()).map(async (one) => (await boxOf(one)).y));
-    expect(tops.some((y) => y >= top - 400 && y < top + 800)).toBe(true);
-  }).toPass();
-  await scrollTo(/^Jan(uary)? 2027$/, 4000);
-  await expect(agenda.getByRole('heading', { name: /January 2027$/ }).first()).toBeVisible();
-});
+    await scrollTo(/^Jan(uary)? 2027$/, 4000);
+    await expect(agenda.getByRole('heading', { name: /January 2027$/ }).first()).toBeVisible();
+  },
+);
 
-test('the table is sorted, grouped with totals, and given other columns', async ({ page }) => {
-  await openDemo(page);
-  await see(page, { span: ['How long', 'Month'], form: 'Table' });
-  const table = page.getByRole('region', { name: 'Month' });
-  const rows = table.getByRole('row');
-  await expect(rows.nth(1)).toContainText('Quay closed');
-  await table.getByRole('button', { name: 'Hours' }).click();
-  await table.getByRole('button', { name: 'Hours' }).click();
-  await expect(table.getByRole('columnheader', { name: 'Hours' })).toHaveAttribute(
-    'aria-sort',
-    'descending',
-  );
-  await expect(rows.nth(1)).toContainText(/8 h.*Night watch/);
+test(
+  'the table is sorted, grouped with totals, and given other columns',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await see(page, { span: ['How long', 'Month'], form: 'Table' });
+    const table = page.getByRole('region', { name: 'Month' });
+    const rows = table.getByRole('row');
+    await expect(rows.nth(1)).toContainText('Quay closed');
+    await table.getByRole('button', { name: 'Hours' }).click();
+    await table.getByRole('button', { name: 'Hours' }).click();
+    await expect(table.getByRole('columnheader', { name: 'Hours' })).toHaveAttribute(
+      'aria-sort',
+      'descending',
+    );
+    await expect(rows.nth(1)).toContainText(/8 h.*Night watch/);
 
-  const status = page
-    .getByRole('status')
-    .filter({ hasText: /^\d+ events · [\d.]+ h(?: \d+ min)?$/ });
-  const all = await status.innerText();
-  await page.getByRole('button', { name: 'Not grouped' }).click();
-  await panel(page, 'Group the lines').getByRole('button', { name: 'By calendar' }).click();
-  await table.getByRole('button', { name: 'Calendar' }).click();
-  await expect(rows.nth(1)).toContainText(/^Accounts \d+ events · [\d.]+ h(?: \d+ min)?$/);
-  await expect(status).toHaveText(all);
+    const status = page
+      .getByRole('status')
+      .filter({ hasText: /^\d+ events · [\d.]+ h(?: \d+ min)?$/ });
+    const all = await status.innerText();
+    await page.getByRole('button', { name: 'Not grouped' }).click();
+    await panel(page, 'Group the lines').getByRole('button', { name: 'By calendar' }).click();
+    await table.getByRole('button', { name: 'Calendar' }).click();
+    await expect(rows.nth(1)).toContainText(/^Accounts \d+ events · [\d.]+ h(?: \d+ min)?$/);
+    await expect(status).toHaveText(all);
 
-  await page.getByRole('button', { name: 'Columns' }).click();
-  const columns = panel(page, 'Columns of the table');
-  await columns.getByRole('checkbox', { name: 'Availability' }).check();
-  await columns.getByRole('checkbox', { name: 'Place' }).uncheck();
-  await columns.getByRole('button', { name: 'Title: to the left' }).click();
-  await columns.getByRole('button', { name: 'Close' }).click();
-  const heads = table.getByRole('columnheader').filter({ has: page.getByRole('button') });
-  await expect(heads).toHaveText(['Date', 'Start', 'Title', 'Hours', 'Calendar', 'Availability']);
-  await page.reload();
-  await expect(table.getByRole('columnheader', { name: 'Availability' })).toBeVisible();
-});
+    await page.getByRole('button', { name: 'Columns' }).click();
+    const columns = panel(page, 'Columns of the table');
+    await columns.getByRole('checkbox', { name: 'Availability' }).check();
+    await columns.getByRole('checkbox', { name: 'Place' }).uncheck();
+    await columns.getByRole('button', { name: 'Title: to the left' }).click();
+    await columns.getByRole('button', { name: 'Close' }).click();
+    const heads = table.getByRole('columnheader').filter({ has: page.getByRole('button') });
+    await expect(heads).toHaveText(['Date', 'Start', 'Title', 'Hours', 'Calendar', 'Availability']);
+    await page.reload();
+    await expect(table.getByRole('columnheader', { name: 'Availability' })).toBeVisible();
+  },
+);
 
 test(
   'periods: one with a name, and a run that goes on and back',

@@ -61,7 +61,7 @@ test('a finger hits what it means, within 40 px', { tag: '@phone' }, async ({ pa
     expect(await tooSmall(page), form).toEqual([]);
   }
   for (const place of ['Today', 'Tidy', 'Calendars', 'Settings'] as const) {
-    await goTo(page, place as 'Settings');
+    await goTo(page, place);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     expect(await tooSmall(page), place).toEqual([]);
   }
@@ -82,7 +82,7 @@ test('nothing goes beyond a screen of 320 px', { tag: '@phone' }, async ({ page 
   await expect(panel(page, /^Edit/).getByRole('textbox', { name: 'Title' })).toBeFocused();
   expect(await isWhole()).toBe(true);
   for (const place of ['Today', 'Tidy', 'Calendars'] as const) {
-    await page.getByRole('link', { name: place }).click();
+    await goTo(page, place);
     expect(await isWhole(), place).toBe(true);
   }
 });
@@ -126,7 +126,7 @@ test(
     // What is brought back leaves its list.
     await bar(page, 'Lamp check').focus();
     await page.keyboard.press('Delete');
-    await page.getByRole('link', { name: 'Removed' }).click();
+    await goTo(page, 'Removed');
     await page.getByRole('button', { name: 'Bring back Lamp check' }).press('Enter');
     await expect(page.getByText(/^Nothing is here/)).toBeVisible();
     expect(await isOnBody()).toBe(false);

@@ -1,4 +1,4 @@
-import { bar, expect, jot, message, openDemo, panel, test } from './fixtures';
+import { bar, expect, goTo, jot, message, openDemo, panel, test } from './fixtures';
 
 test('an edit that was begun waits, however the editor was left, and is gone on with', async ({
   page,
@@ -78,7 +78,7 @@ test('what was done is listed on every screen, and taken back step by step or to
   await openDemo(page);
   await jot(page, 'Lamp check tomorrow 9-10:30');
   await jot(page, 'Wick order tomorrow 11:00');
-  await page.getByRole('link', { name: 'Calendars' }).click();
+  await goTo(page, 'Calendars');
   await page.getByRole('button', { name: 'Changes' }).click();
   const done = panel(page, 'What was done');
   await expect(done.getByRole('listitem')).toHaveText([

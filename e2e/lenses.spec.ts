@@ -1,5 +1,16 @@
 import type { Page } from '@playwright/test';
-import { bar, expect, goTo, message, openDemo, panel, see, sheet, test } from './fixtures';
+import {
+  bar,
+  expect,
+  goTo,
+  message,
+  openDemo,
+  panel,
+  see,
+  sheet,
+  test,
+  toggleCalendar,
+} from './fixtures';
 
 const heading = (page: Page, name: string | RegExp) =>
   page.getByRole('heading', { level: 1, name });
@@ -71,27 +82,31 @@ test(
   },
 );
 
-test('rows and columns stand for calendars; past five, columns turn into rows', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await see(page, { span: ['Each row or column stands for', 'A calendar'] });
-  await see(page, { span: ['How long', 'Day'] });
-  const day = sheet(page, 'Day');
-  await expect(day.getByRole('button', { name: /^Clients, Tuesday,? 24 November/ })).toBeVisible();
-  await expect(day.getByRole('button', { name: /^Leave, Tuesday,? 24 November/ })).toBeVisible();
-  // Seven calendars are too many to stand beside each other.
-  await see(page, { form: 'Columns' });
-  await expect(day.getByRole('button', { name: /^Leave, Tuesday,? 24 November/ })).toBeVisible();
-  await page.getByRole('switch', { name: 'Leave' }).click();
-  await page.getByRole('switch', { name: 'Apprentices' }).click();
-  await expect(day.getByRole('button', { name: /^Clients, Tuesday/ })).toHaveCount(0);
-  await expect(day.getByText('Accounts')).toBeVisible();
-  const pilot = (await bar(page, 'Pilot station survey', 'Day').boundingBox())!;
-  const head = (await day.getByText('Clients').boundingBox())!;
-  expect(pilot.x).toBeLessThan(head.x + head.width);
-  expect(pilot.x + pilot.width).toBeGreaterThan(head.x);
-});
+test(
+  'rows and columns stand for calendars; past five, columns turn into rows',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await see(page, { span: ['Each row or column stands for', 'A calendar'] });
+    await see(page, { span: ['How long', 'Day'] });
+    const day = sheet(page, 'Day');
+    await expect(
+      day.getByRole('button', { name: /^Clients, Tuesday,? 24 November/ }),
+    ).toBeVisible();
+    await expect(day.getByRole('button', { name: /^Leave, Tuesday,? 24 November/ })).toBeVisible();
+    // Seven calendars are too many to stand beside each other.
+    await see(page, { form: 'Columns' });
+    await expect(day.getByRole('button', { name: /^Leave, Tuesday,? 24 November/ })).toBeVisible();
+    await toggleCalendar(page, 'Leave');
+    await toggleCalendar(page, 'Apprentices');
+    await expect(day.getByRole('button', { name: /^Clients, Tuesday/ })).toHaveCount(0);
+    await expect(day.getByText('Accounts')).toBeVisible();
+    const pilot = (await bar(page, 'Pilot station survey', 'Day').boundingBox())!;
+    const head = (await day.getByText('Clients').boundingBox())!;
+    expect(pilot.x).toBeLessThan(head.x + head.width);
+    expect(pilot.x + pilot.width).toBeGreaterThan(head.x);
+  },
+);
 
 test(
   'a lens keeps the sheet, has an address, and is updated, renamed, moved and removed',

@@ -45,8 +45,7 @@ test('a bar is moved to another day and time, with its new time beside it, and b
   await expect(bar(page, LAMP)).toHaveAccessibleName(/Mon,? 23 Nov, 13:00 – 15:00/);
 });
 
-test('a bar that is let go stays where it was dropped', async ({ page, isPhone }) => {
-  test.skip(isPhone, 'The mouse shows it best.');
+test('a bar that is let go stays where it was dropped', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   const from = await middleOf(page, LAMP);
   const hour = await hourWidth(page);
@@ -101,8 +100,7 @@ test('a drag that is held at the edge scrolls the sheet on', async ({ page, isPh
   await expect(event).toHaveAccessibleName(/Mon,? 30 Nov, 09:00 – 12:00/);
 });
 
-test('Escape takes a drag back', async ({ page, isPhone }) => {
-  test.skip(isPhone, 'A phone has no Escape.');
+test('Escape takes a drag back', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   const from = await middleOf(page, LAMP);
   await mouseDrag(page, from, { x: from.x + 200, y: from.y }, () => page.keyboard.press('Escape'));
@@ -111,22 +109,20 @@ test('Escape takes a drag back', async ({ page, isPhone }) => {
   await expect(page.getByRole('dialog')).toHaveCount(0);
 });
 
-test('a whole day is moved by days', async ({ page, isPhone }) => {
+test('a whole day is moved by days', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
   const bars = bar(page, 'Tomas away');
   const box = await boxOf(bars.first());
   const from = { x: box.x + 120, y: box.y + box.height / 2 };
   const to = { x: from.x, y: from.y - (await rowsDown(page, /^Wednesday,? 25/, /^Thursday,? 26/)) };
-  if (isPhone) await touchDrag(page, [from, to], 400);
-  else await mouseDrag(page, from, to);
+  await mouseDrag(page, from, to);
   await expect(bars.first()).toHaveAccessibleName(/Wed,? 25 Nov – Thu,? 26 Nov, Leave, free/);
 });
 
 test(
   'a finger that moves at once scrolls and moves nothing',
   { tag: '@phone' },
-  async ({ page, isPhone }) => {
-    test.skip(!isPhone, 'Touch only.');
+  async ({ page }) => {
     await openDemo(page);
     const from = await middleOf(page, 'Lens grinding slot');
     await touchDrag(page, [from, { x: from.x + 3, y: from.y - 150 }], 0);
@@ -136,7 +132,7 @@ test(
 );
 
 test.describe('by keyboard', () => {
-  test('arrows go from event to event', async ({ page }) => {
+  test('arrows go from event to event', { tag: '@wide' }, async ({ page }) => {
     await openDemo(page);
     await bar(page, 'Freight quotes').focus();
     await page.keyboard.press('ArrowRight');
@@ -145,27 +141,31 @@ test.describe('by keyboard', () => {
     await expect(sheet(page).locator(':focus')).toHaveAccessibleName(/Tue,? 24 Nov/);
   });
 
-  test('Alt with arrows moves, with Shift stretches, and letting go drops', async ({ page }) => {
-    await openDemo(page);
-    await bar(page, LAMP).focus();
-    await page.keyboard.down('Alt');
-    await page.keyboard.press('ArrowRight');
-    await page.keyboard.press('ArrowDown');
-    await expect(page.getByText(/^Tue,? 24 Nov, 13:15 – 15:15$/)).toBeVisible();
-    await page.keyboard.up('Alt');
-    await expect(bar(page, LAMP)).toHaveAccessibleName(/Tue,? 24 Nov, 13:15 – 15:15/);
-    await expect(bar(page, LAMP)).toBeFocused();
-    await page.keyboard.down('Alt');
-    await page.keyboard.press('Shift+ArrowRight');
-    await page.keyboard.press('Shift+ArrowRight');
-    await page.keyboard.up('Alt');
-    await expect(bar(page, LAMP)).toHaveAccessibleName(/13:15 – 15:45/);
-    await page.keyboard.press('Control+z');
-    await page.keyboard.press('Control+z');
-    await expect(bar(page, LAMP)).toHaveAccessibleName(/Mon,? 23 Nov, 13:00 – 15:00/);
-  });
+  test(
+    'Alt with arrows moves, with Shift stretches, and letting go drops',
+    { tag: '@wide' },
+    async ({ page }) => {
+      await openDemo(page);
+      await bar(page, LAMP).focus();
+      await page.keyboard.down('Alt');
+      await page.keyboard.press('ArrowRight');
+      await page.keyboard.press('ArrowDown');
+      await expect(page.getByText(/^Tue,? 24 Nov, 13:15 – 15:15$/)).toBeVisible();
+      await page.keyboard.up('Alt');
+      await expect(bar(page, LAMP)).toHaveAccessibleName(/Tue,? 24 Nov, 13:15 – 15:15/);
+      await expect(bar(page, LAMP)).toBeFocused();
+      await page.keyboard.down('Alt');
+      await page.keyboard.press('Shift+ArrowRight');
+      await page.keyboard.press('Shift+ArrowRight');
+      await page.keyboard.up('Alt');
+      await expect(bar(page, LAMP)).toHaveAccessibleName(/13:15 – 15:45/);
+      await page.keyboard.press('Control+z');
+      await page.keyboard.press('Control+z');
+      await expect(bar(page, LAMP)).toHaveAccessibleName(/Mon,? 23 Nov, 13:00 – 15:00/);
+    },
+  );
 
-  test('Escape takes a move back', async ({ page }) => {
+  test('Escape takes a move back', { tag: '@wide' }, async ({ page }) => {
     await openDemo(page);
     await bar(page, LAMP).focus();
     await page.keyboard.down('Alt');
@@ -176,7 +176,7 @@ test.describe('by keyboard', () => {
     await expect(page.getByText(/^Moved/)).toHaveCount(0);
   });
 
-  test('Enter opens the event in focus', async ({ page }) => {
+  test('Enter opens the event in focus', { tag: '@wide' }, async ({ page }) => {
     await openDemo(page);
     await bar(page, LAMP).focus();
     await page.keyboard.press('Enter');

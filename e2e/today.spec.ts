@@ -42,24 +42,28 @@ test(
   },
 );
 
-test('the small window holds a day, goes to others, and adds to it', async ({ page }) => {
-  await openDemo(page);
-  await page.goto('/small');
-  await expect(page.getByRole('heading', { name: /^Today, Tue,? 24 Nov$/ })).toBeVisible();
-  await expect(page.getByRole('navigation')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Pick a day' }).click();
-  await pickDay(page, '26 November 2026');
-  await expect(panel(page, 'Pick a day')).toBeHidden();
-  // The day is here, and with it the calendars that can be added to.
-  await expect(page.getByRole('button', { name: /^Harbour board visit, / })).toBeVisible();
-  const line = page.getByRole('textbox', { name: 'What, when, where' });
-  await line.fill('Wick order 12:15');
-  await line.press('Enter');
-  await expect(
-    page
-      .getByRole('group', { name: 'Events' })
-      .getByRole('button', { name: /^Wick order, Thu,? 26 Nov, 12:15/ }),
-  ).toBeVisible();
-  await page.getByRole('button', { name: 'Day after' }).click();
-  await expect(page.getByRole('heading', { name: /^Fri,? 27 Nov$/ })).toBeVisible();
-});
+test(
+  'the small window holds a day, goes to others, and adds to it',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.goto('/small');
+    await expect(page.getByRole('heading', { name: /^Today, Tue,? 24 Nov$/ })).toBeVisible();
+    await expect(page.getByRole('navigation')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Pick a day' }).click();
+    await pickDay(page, '26 November 2026');
+    await expect(panel(page, 'Pick a day')).toBeHidden();
+    // The day is here, and with it the calendars that can be added to.
+    await expect(page.getByRole('button', { name: /^Harbour board visit, / })).toBeVisible();
+    const line = page.getByRole('textbox', { name: 'What, when, where' });
+    await line.fill('Wick order 12:15');
+    await line.press('Enter');
+    await expect(
+      page
+        .getByRole('group', { name: 'Events' })
+        .getByRole('button', { name: /^Wick order, Thu,? 26 Nov, 12:15/ }),
+    ).toBeVisible();
+    await page.getByRole('button', { name: 'Day after' }).click();
+    await expect(page.getByRole('heading', { name: /^Fri,? 27 Nov$/ })).toBeVisible();
+  },
+);

@@ -4,6 +4,7 @@ import {
   downloaded,
   expect,
   exportAll,
+  goTo,
   jot,
   makeCalendar,
   message,
@@ -18,7 +19,7 @@ const row = (page: Page, name: string) =>
   });
 
 async function toCalendars(page: Page) {
-  await page.getByRole('link', { name: 'Calendars' }).click();
+  await goTo(page, 'Calendars');
 }
 
 async function fromMenu(page: Page, calendar: string, item: string) {

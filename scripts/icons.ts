@@ -42,6 +42,7 @@ const NAMES = [
   'database-outline',
   'delete-outline',
   'dots-grid',
+  'dots-horizontal',
   'dots-vertical',
   'download-outline',
   'drag',

@@ -1,9 +1,9 @@
 import type { TableColumn } from '../model/view';
-import { TABLE_COLUMNS } from '../model/view';
+import { DEFAULT_TABLE, TABLE_COLUMNS } from '../model/view';
 import { newCalendar } from '../model/calendar';
 import { at, timed, TODAY, wholeDays } from '../testing/occurrences';
 import type { TableSetting } from './tableColumns';
-import { cellText, sortOccurrences } from './tableColumns';
+import { cellText, narrowColumns, sortOccurrences } from './tableColumns';
 
 const workshop = newCalendar({
   id: 'workshop',
@@ -61,4 +61,10 @@ test.each<[TableColumn, boolean, string[]]>([
   const late = timed('Late', TODAY, at(18), at(19));
   const sorted = sortOccurrences([lamp, late, away], { sortBy, isDescending }, setting);
   expect(sorted.map(({ title }) => title)).toEqual(titles);
+});
+
+test('a narrow table begins with the title, and keeps what somebody chose', () => {
+  expect(narrowColumns(DEFAULT_TABLE.columns)).toEqual(['title', 'date', 'start', 'hours']);
+  expect(narrowColumns(['date', 'place', 'title'])).toEqual(['title', 'date', 'place']);
+  expect(narrowColumns(['place', 'date'])).toEqual(['place', 'date']);
 });

@@ -3,6 +3,7 @@ import type { Occurrence } from './occurrence';
 import type { Calendar } from '../model/calendar';
 import type { Category } from '../model/others';
 import type { TableColumn, TableSetup } from '../model/view';
+import { DEFAULT_TABLE } from '../model/view';
 import { dayOfWall, minuteOfDay } from '../time/civil';
 import type { Wording } from '../time/words';
 import { SHORT_DAY, sayDay, sayHours, sayMinute } from '../time/words';
@@ -21,6 +22,18 @@ export const COLUMN_NAMES: Record<TableColumn, string> = {
   availability: 'Availability',
   series: 'Repeats',
 };
+
+/** What fits beside the title on a phone. */
+const FITTING: readonly TableColumn[] = ['date', 'start', 'hours'];
+
+/** The columns of a narrow table: the title first; of those that nobody chose, the ones that fit. */
+export function narrowColumns(columns: readonly TableColumn[]): TableColumn[] {
+  const usual = DEFAULT_TABLE.columns;
+  const isUsual =
+    columns.length === usual.length && columns.every((column, i) => column === usual[i]);
+  const others = (isUsual ? FITTING : columns).filter((column) => column !== 'title');
+  return columns.includes('title') ? ['title', ...others] : others;
+}
 
 /** Columns whose numbers stand under each other. */
 export const isNumeric = (column: TableColumn) => column === 'hours';

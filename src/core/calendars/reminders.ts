@@ -1,4 +1,6 @@
 import type { CalendarEvent } from '../model/event';
+import type { Wording } from '../time/words';
+import { joinWords, sayLength, sayMinute } from '../time/words';
 
 type Reminder = CalendarEvent['reminders'][number];
 
@@ -33,3 +35,34 @@ export const withMinutes = (
   ...minutes.toSorted((a, b) => a - b).map((one): Reminder => ({ minutes: one, from: 'start' })),
   ...reminders.filter(({ from }) => from === 'end'),
 ];
+
+const MINUTES_A_DAY = 24 * 60;
+
+/** "20 min before", "15 min after the end", "the day before, 17:00". */
+function sayReminder(
+  { minutes, from }: Reminder,
+  wholeDay: boolean,
+  { hourCycle }: Pick<Wording, 'hourCycle'>,
+): string {
+  if (wholeDay && from === 'start') {
+    const day = Math.floor(minutes / MINUTES_A_DAY);
+    const at = sayMinute(minutes - day * MINUTES_A_DAY, hourCycle);
+    if (day === 0) return `that day, ${at}`;
+    return day === -1
+      ? `the day before, ${at}`
+      : `${sayLength(-day * MINUTES_A_DAY)} before, ${at}`;
+  }
+  if (minutes === 0) return `at the ${from}`;
+  const of = from === 'end' || minutes > 0 ? ` the ${from}` : '';
+  return `${sayLength(Math.abs(minutes))} ${minutes < 0 ? 'before' : 'after'}${of}`;
+}
+
+/** When somebody is reminded, in words. */
+export function sayReminders(
+  reminders: readonly Reminder[],
+  wholeDay: boolean,
+  wording: Pick<Wording, 'hourCycle'>,
+): string {
+  if (!reminders.length) return 'no reminder';
+  return `reminder ${joinWords(reminders.map((one) => sayReminder(one, wholeDay, wording)))}`;
+}

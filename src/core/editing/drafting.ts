@@ -16,6 +16,8 @@ interface Draft {
   fields: Pick<CalendarEvent, 'id' | 'calendarId'> & Partial<CalendarEvent>;
   calendar: Calendar | undefined;
   repeat: Repeat;
+  /** Reminders of its own; null for those of its calendar. */
+  reminders?: CalendarEvent['reminders'] | null;
   /** The clock that the sheet goes by: a time put on it counts there on that day. */
   clock: string;
   /** The zone that the event was said to be in; null for that of the clock. */
@@ -36,7 +38,17 @@ export const onClock = (span: Span, from: string, to: string): Span =>
       };
 
 /** A new event with what its calendar gives it. */
-export function draftOf({ span, fields, calendar, repeat, clock, zone, workdays, now }: Draft) {
+export function draftOf({
+  span,
+  fields,
+  calendar,
+  repeat,
+  reminders,
+  clock,
+  zone,
+  workdays,
+  now,
+}: Draft) {
   const said = zone && !span.wholeDay ? zone : null;
   const made = inCalendarZone(
     said
@@ -45,6 +57,7 @@ export function draftOf({ span, fields, calendar, repeat, clock, zone, workdays,
     said ? undefined : calendar?.zone,
     repeat.pattern.kind !== 'none',
   );
-  const event = { ...made, ...calendarDefaults(calendar ?? null, made) };
+  const given = calendarDefaults(calendar ?? null, made);
+  const event = { ...made, ...given, reminders: reminders ?? given.reminders };
   return withRepeat(event, repeat, workdays);
 }

@@ -15,7 +15,8 @@ const MINUTES: Readonly<Record<string, number>> = {
   w: 7 * 1440,
   f: 14 * 1440,
 };
-const AMOUNT = '(\\d+(?:[.,]\\d+)?)\\s*(m|mins?|minutes?|h|hrs?|hours?|days?|weeks?|wks?)';
+/** A number with its unit: two groups. */
+export const AMOUNT = '(\\d+(?:[.,]\\d+)?)\\s*(m|mins?|minutes?|h|hrs?|hours?|days?|weeks?|wks?)';
 const LEAD = '(?:for\\s+(?:about\\s+|around\\s+)?|lasting\\s+|,\\s*)';
 
 function length(minutes: number, unit: string): Meaning | null {
@@ -24,7 +25,8 @@ function length(minutes: number, unit: string): Meaning | null {
   if (all <= 0 || all > 366 * 1440) return null;
   return { kind: 'length', minutes: all, wholeDays: perUnit >= 1440 && all % 1440 === 0 };
 }
-const amount = (count: string, unit: string) =>
+/** Minutes of a number with its unit. */
+export const amount = (count: string, unit: string) =>
   Number(count.replace(',', '.')) * MINUTES[unit[0]!]!;
 
 /** So many hours without "for" are a length, and no hour of the day. */

@@ -1,16 +1,19 @@
+import type { CalendarEvent } from '../model/event';
 import type { Repeat, RepeatEnd, RepeatPattern } from '../recurrence/repeat';
 import { firstStart, NO_REPEAT } from '../recurrence/repeat';
 import { civilDate, DAY, dayOfWall, MINUTE, weekdayOf } from '../time/civil';
 import type { DayNumber, WallMs } from '../time/units';
 import type { DayMeant, Meaning, OpenPattern, PartOfDay, Reading, TimeMeant } from './meanings';
 import { impossible } from './impossible';
+import { remindersOf } from './reminders';
 import { otherReadings } from './otherReadings';
 import { understood } from './readings';
 import { datesWithin, lastDayWithin, without } from './repeats';
 import type { JotContext } from './rule';
 import { titleOf } from './title';
 
-export type JotPartKind = 'when' | 'length' | 'place' | 'calendar' | 'category' | 'link' | 'repeat';
+export type JotPartKind =
+  'when' | 'length' | 'place' | 'calendar' | 'category' | 'link' | 'repeat' | 'reminder';
 
 /** Words of a jotted line, by position. */
 export interface JotPart {
@@ -38,6 +41,8 @@ export interface Jot {
   /** Web address; empty for none. */
   link: string;
   repeat: Repeat;
+  /** The reminders that the line asks for; null where it says nothing of them. */
+  reminders: CalendarEvent['reminders'] | null;
   /** Which words said what, in order; for showing how the line was read. */
   parts: JotPart[];
 }
@@ -57,6 +62,7 @@ const PART_KINDS: Readonly<Record<Meaning['kind'], JotPartKind>> = {
   calendar: 'calendar',
   category: 'category',
   link: 'link',
+  reminder: 'reminder',
 };
 
 const NOON = 12 * 60;
@@ -249,6 +255,7 @@ function jotOf(
     said,
     context,
   );
+  const dated = pattern ? repeated(times, said, pattern, context) : { ...times, repeat: NO_REPEAT };
   const parts = joined(
     line,
     readings.map(({ meaning, from, to }): JotPart => ({
@@ -270,7 +277,11 @@ function jotOf(
     ),
     link: said.link?.link ?? '',
     parts,
-    ...(pattern ? repeated(times, said, pattern, context) : { ...times, repeat: NO_REPEAT }),
+    reminders: remindersOf(
+      readings.flatMap(({ meaning }) => (meaning.kind === 'reminder' ? [meaning.reminder] : [])),
+      dated,
+    ),
+    ...dated,
   };
 }
 

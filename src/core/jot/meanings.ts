@@ -1,6 +1,6 @@
 import type { RepeatEnd, RepeatPattern } from '../recurrence/repeat';
 import type { Weekday } from '../time/civil';
-import type { DayNumber } from '../time/units';
+import type { DayNumber, MinuteOfDay } from '../time/units';
 import type { Unit } from './vocabulary';
 
 /** Which day or days a line names (day numbers). */
@@ -37,6 +37,14 @@ export type EndMeant =
 
 export type PartOfDay = 'morning' | 'afternoon' | 'evening' | 'night' | 'noon' | 'midnight' | 'end';
 
+/** When a line asks to be reminded. */
+export type ReminderMeant =
+  /** Minutes from the start or the end; before is negative. */
+  | { at: 'minutes'; minutes: number; from: 'start' | 'end' }
+  /** So many days before, at a time of that day; null for the time of the event. */
+  | { at: 'day'; days: number; minute: MinuteOfDay | null }
+  | { at: 'never' };
+
 /** What words of a line say. */
 export type Meaning =
   | { kind: 'day'; day: DayMeant }
@@ -54,7 +62,8 @@ export type Meaning =
   | { kind: 'place'; place: string }
   | { kind: 'calendar'; id: string }
   | { kind: 'category'; id: string }
-  | { kind: 'link'; link: string };
+  | { kind: 'link'; link: string }
+  | { kind: 'reminder'; reminder: ReminderMeant };
 
 /** What a line can say once only. */
 type Slot =
@@ -84,6 +93,7 @@ const SLOTS: Readonly<Record<Meaning['kind'], readonly Slot[]>> = {
   place: ['place'],
   calendar: ['calendar'],
   category: [],
+  reminder: [],
   link: ['link'],
 };
 const BITS: Readonly<Record<Slot, number>> = {

@@ -8,7 +8,9 @@ const WORDS =
   `lamp check with Ida call sun hats order 12 3 9 10.15 14:00 9am half past 3 quarter to 4
   tomorrow tonight fri mon-fri every other Wednesday weekly x 10 until 24 december for 90 min 1h at
   Quay 3 in Clients @hut 3/12 1/12/2026 18.12. 31 Feb 25:00 week of next weekend noon eod except UTC
-  Osaka time - , . ( “quoted” é ✓ https://tides.example/a`.split(/\s+/);
+  Osaka time remind me 20 min before the evening no reminder - , . ( “quoted” é ✓ https://tides.example/a`.split(
+    /\s+/,
+  );
 const wordy = fc
   .array(fc.constantFrom(...WORDS), { maxLength: 14 })
   .map((words) => words.join(' '));

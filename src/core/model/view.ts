@@ -53,7 +53,7 @@ export const tableSetup = z.object({
 });
 export type TableSetup = z.infer<typeof tableSetup>;
 
-const DEFAULT_TABLE: TableSetup = {
+export const DEFAULT_TABLE: TableSetup = {
   columns: ['date', 'start', 'hours', 'title', 'calendar', 'place'],
   sortBy: 'date',
   isDescending: false,

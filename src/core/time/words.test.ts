@@ -7,6 +7,7 @@ import {
   sayLength,
   sayMinute,
   saySpan,
+  saySpanFrom,
   shortWeekday,
 } from './words';
 
@@ -66,4 +67,16 @@ test('times, lengths and counts', () => {
   ]);
   expect(sayHours(1890)).toBe('31.5 h');
   expect([count(1, 'date'), count(20_000, 'event')]).toEqual(['1 date', '20,000 events']);
+});
+
+test('what is over, or of another year, is said with its year', () => {
+  const now = parseLocal('2026-11-24T10:25');
+  const said = (start: string, end: string, wholeDay = false) =>
+    saySpanFrom(now, { start: parseLocal(start), end: parseLocal(end), wholeDay }, wording);
+  expect(said('2026-11-25T09:00', '2026-11-25T10:00')).not.toMatch(/2026/);
+  expect(said('2026-11-24T10:00', '2026-11-24T11:00')).not.toMatch(/past/);
+  expect(said('2026-11-24T09:00', '2026-11-24T10:25')).toMatch(/24 Nov 2026, .* in the past$/);
+  expect(said('2027-01-05T09:00', '2027-01-05T10:00')).toMatch(/5 Jan 2027, 09:00 – 10:00$/);
+  expect(said('2026-11-24', '2026-11-25', true)).not.toMatch(/past/);
+  expect(said('2026-11-23', '2026-11-24', true)).toMatch(/23 Nov 2026 · in the past$/);
 });

@@ -128,6 +128,19 @@ export function saySpan(
   return `${day(first)}, ${at(start)} – ${day(last)}, ${at(end)}`;
 }
 
+/** A span as somebody says it who stands at `now`: with its year where that is another, and whether it is over. */
+export function saySpanFrom(
+  now: WallMs,
+  span: { start: WallMs; end: WallMs; wholeDay: boolean },
+  wording: Wording,
+): string {
+  const yearOf = (wall: WallMs) => civilDate(dayOfWall(wall)).year;
+  const isOver = span.end <= (span.wholeDay ? dayOfWall(now) * DAY : now);
+  const hasYear = isOver || yearOf(span.start) !== yearOf(now);
+  const said = saySpan(span, wording, hasYear ? { ...SHORT_DAY, year: 'numeric' } : SHORT_DAY);
+  return isOver ? `${said} · in the past` : said;
+}
+
 /** Minutes as people say a length: "45 min", "1 h 30 min", "2 days". */
 export function sayLength(minutes: number): string {
   if (minutes >= 1440 && minutes % 1440 === 0)

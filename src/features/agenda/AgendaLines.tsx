@@ -24,6 +24,8 @@ export interface LineSetting {
   categoryInks: ReadonlyMap<string, string> | null;
   wording: Wording;
   selectedId: string | null;
+  /** Whether there is room for the calendar's name. */
+  isWide?: boolean;
   onOpen(occurrence: Occurrence): void;
 }
 
@@ -73,7 +75,8 @@ const EventLine = memo(function EventLine(props: EventLineProps) {
           <EventIcon icon={o.icon} />
           {titleOf(o)}
         </span>
-        {under && <span className="agenda-under"> {under}</span>}
+        {(under || props.isWide) && <span className="agenda-under"> {under}</span>}
+        {props.isWide && <span className="agenda-calendar">{calendar.name}</span>}
       </span>
     </div>
   );

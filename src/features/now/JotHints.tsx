@@ -2,22 +2,27 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Jot, ReadJot } from '@/core/jot/jot';
 import type { Wording } from '@/core/time/words';
-import { saySpan } from '@/core/time/words';
+import { saySpanFrom } from '@/core/time/words';
+import type { WallMs } from '@/core/time/units';
+import { useHasFingers } from '@/ui/useMedia';
 import { usePalette } from '@/ui/theme/theme';
 
 interface Props {
   /** What the line says, and what it may mean instead. */
   jot: Pick<ReadJot, 'problems' | 'title'>;
   other: Jot | null;
+  /** What the person's clock shows. */
+  now: WallMs;
   wording: Wording;
   onOther(): void;
 }
 
 /** What is close to how a line was understood, for one press, and what of it can't be. */
-export function JotHints({ jot, other, wording, onOther }: Props) {
+export function JotHints({ jot, other, now, wording, onOther }: Props) {
   const { brick } = usePalette();
+  const hasFingers = useHasFingers();
   if (!other && !jot.problems.length) return null;
-  const says = other && saySpan(other, wording);
+  const says = other && saySpanFrom(now, other, wording) + (hasFingers ? '' : '  ↓');
   return (
     <View style={styles.hints}>
       {jot.problems.map((problem) => (

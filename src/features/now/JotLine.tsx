@@ -5,11 +5,13 @@ import { Button, Text } from 'react-native-paper';
 import { calendarForNew } from '@/core/calendars/showing';
 import { ownTimes } from '@/core/editing/bothTimes';
 import { draftOf } from '@/core/editing/drafting';
+import { sayReminders } from '@/core/calendars/reminders';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Calendar } from '@/core/model/calendar';
-import { sayLength, saySpan } from '@/core/time/words';
+import { sayLength, saySpanFrom } from '@/core/time/words';
 import { MINUTE } from '@/core/time/civil';
 import type { DayNumber } from '@/core/time/units';
+import { wallFromInstant } from '@/core/time/zones';
 import { useDo } from '@/data/commands';
 import { TODAY_LINE, useDraft } from '@/data/drafts';
 import { useMessages } from '@/data/messages';
@@ -54,9 +56,10 @@ export function JotLine({ day, calendars, preferences }: Props) {
   const length = span.wholeDay ? '' : ` · ${sayLength((span.end - span.start) / MINUTE)}`;
 
   function made(at: number) {
-    const { title, place, categoryIds, link, calendarId, repeat, zone } = jot;
+    const { title, place, categoryIds, link, calendarId, repeat, zone, reminders } = jot;
     const fields = { id: nanoid(12), calendarId, title, place, categoryIds, link };
-    return draftOf({ span, fields, calendar, repeat, clock, zone, workdays, now: at });
+    const when = { span, repeat, reminders, clock, zone, workdays, now: at };
+    return draftOf({ ...when, fields, calendar });
   }
   const hasZone = isGood && (jot.zone !== null || calendar.zone !== undefined);
   const itsOwn = hasZone ? ownTimes(made(instant), clock, wording) : null;
@@ -76,6 +79,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
           placeholder="Freight call 14:00 for 90 min"
           value={line}
           onChangeText={type}
+          onKeyPress={read.onKeyPress}
           onSubmitEditing={() => void keep()}
           style={styles.field}
         />
@@ -87,6 +91,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
         <JotHints
           jot={{ title: jot.title, problems: read.problems }}
           other={read.other}
+          now={wallFromInstant(instant, clock)}
           wording={wording}
           onOther={read.takeOther}
         />
@@ -95,11 +100,12 @@ export function JotLine({ day, calendars, preferences }: Props) {
         <Text role="status" variant="bodySmall" style={{ color: palette.dim }}>
           {[
             `“${jot.title || 'Untitled'}”`,
-            saySpan(span, wording) + length,
+            saySpanFrom(wallFromInstant(instant, clock), span, wording) + length,
             isGood ? saySeries(made(instant), instant, wording) : null,
             jot.place,
             calendar.name,
             itsOwn,
+            jot.reminders && sayReminders(jot.reminders, span.wholeDay, wording),
           ]
             .filter(Boolean)
             .join(' · ')}

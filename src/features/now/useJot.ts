@@ -36,6 +36,14 @@ export interface ChosenJot {
   other: Jot | null;
   problems: string[];
   takeOther(): void;
+  /** For the field of the line: the arrow down takes the other reading. */
+  onKeyPress(event: FieldKey): void;
+}
+
+/** A key of a text field, as React Native tells it. */
+interface FieldKey {
+  nativeEvent: { key: string };
+  preventDefault?(): void;
 }
 
 /** A typed line as it is understood, and what it may mean instead. */
@@ -48,12 +56,18 @@ export function useJot(line: string, setting: Setting): ChosenJot {
   const [jot, other] = isOther ? [read.other!, read] : [read, read.other];
   const onTheClock = (one: Jot): Span =>
     onClock({ start: one.start, end: one.end, wholeDay: one.wholeDay }, one.zone ?? clock, clock);
+  const takeOther = () => setOtherOf(isOther ? null : line);
   return {
     jot,
     span: onTheClock(jot),
     other: other && { ...other, ...onTheClock(other) },
     problems: read.problems,
-    takeOther: () => setOtherOf(isOther ? null : line),
+    takeOther,
+    onKeyPress: (event) => {
+      if (event.nativeEvent.key !== 'ArrowDown' || !other) return;
+      event.preventDefault?.();
+      takeOther();
+    },
   };
 }
 

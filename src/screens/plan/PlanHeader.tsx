@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 import { Title } from '@/ui/Title';
@@ -18,6 +19,8 @@ interface Props {
   onTurn(direction: -1 | 1): void;
   onToday(): void;
   onZones(): void;
+  /** Stands before the buttons. */
+  beside?: ReactNode;
 }
 
 /** On a phone the hours have a place of their own, which a finger can hit (see `HoursChip`). */
@@ -80,6 +83,7 @@ export function PlanHeader(props: Props) {
   return (
     <View style={styles.header}>
       <Heading {...props} />
+      {props.beside}
       <IconButton
         icon="earth"
         size={20}

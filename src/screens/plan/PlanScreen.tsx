@@ -7,12 +7,13 @@ import { turnName } from '@/core/view/spanWords';
 import { useMessages } from '@/data/messages';
 import { PastUntil, usePastUntil } from '@/features/bars/barColours';
 import type { KeyAction } from '@/features/keys/keys';
+import { useIsWide } from '@/ui/useIsWide';
 import { NotShown } from './NotShown';
 import { PlanDialogs } from './PlanDialogs';
 import { PlanHeader } from './PlanHeader';
 import { PlanProvider, usePlan } from './PlanProvider';
 import { PlanSide } from './PlanSide';
-import { PlanStrip } from './PlanStrip';
+import { PlanStrip, PlanView } from './PlanStrip';
 import { Ruler } from './Ruler';
 import { SeenAs } from './SeenAs';
 import { SheetForm } from './SheetForm';
@@ -65,6 +66,7 @@ function PlanFrame() {
 function TopOfPlan() {
   const { content, place, preferences, today, seenAs, turn, seeAs, dispatch } = usePlan();
   const { zones } = preferences.settings;
+  const isWide = useIsWide();
   return (
     <>
       <PlanHeader
@@ -77,6 +79,7 @@ function TopOfPlan() {
         onTurn={turn}
         onToday={() => place.setDay(today)}
         onZones={() => dispatch({ do: 'open', panel: { kind: 'zones' } })}
+        beside={isWide && <PlanView />}
       />
       {seenAs !== null && (
         <SeenAs
@@ -109,7 +112,6 @@ function Sheet() {
     onShowWeek: (day) => place.showSpan({ kind: 'week' }, day),
     onWorkday: (day) => dispatch({ do: 'open', panel: { kind: 'workday', day } }),
     onWiden: () => content.setWidened(true),
-    onUsualHours: () => content.setWidened(false),
     onSwipe: plan.turn,
     onRefuse: say,
     onSeeAs: plan.seeAs,

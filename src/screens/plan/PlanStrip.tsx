@@ -1,52 +1,69 @@
-import { StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Button } from 'react-native-paper';
 import { useIsWide } from '@/ui/useIsWide';
+import { CalendarsButton } from './CalendarsButton';
 import { CalendarStrip } from './CalendarStrip';
 import { HoursChip } from './PlanHeader';
 import { usePlan } from './PlanProvider';
 import { FilterButton } from './view/FilterButton';
 import { ViewPicker } from './view/ViewPicker';
 
-/** How the sheet is seen, what the filter holds back, and which calendars are shown. */
-export function PlanStrip() {
-  const { calendars, everywhere, categories, content, dialog, dispatch, place, preferences } =
-    usePlan();
-  const isWide = useIsWide();
+/** How the sheet is seen, what the filter holds back, and the way back from hours that were opened. */
+export function PlanView() {
+  const { categories, content, dialog, dispatch, place } = usePlan();
   const { view } = place;
-  const filterButton = (
-    <FilterButton
-      filter={view.filter}
-      categories={categories}
-      hidden={content.hidden}
-      isOpen={dialog === 'filter'}
-      onOpen={(isOpen) => dispatch({ do: 'ask', dialog: isOpen ? 'filter' : null })}
-      onFilter={(filter) => place.show({ ...view, filter })}
-    />
-  );
   return (
-    <View style={styles.strip}>
+    <View style={styles.view}>
       <ViewPicker />
-      {isWide && filterButton}
-      <CalendarStrip
-        calendars={calendars}
-        preferences={preferences}
-        hasCategories={categories.length > 0}
-        everywhere={everywhere}
-        first={
-          isWide ? null : (
-            <>
-              {filterButton}
-              <HoursChip
-                booked={content.booked}
-                onLoad={() => dispatch({ do: 'open', panel: { kind: 'load' } })}
-              />
-            </>
-          )
-        }
-        hereIds={view.calendarIds}
-        onHere={(ids) => place.show({ ...view, calendarIds: ids })}
+      <FilterButton
+        filter={view.filter}
+        categories={categories}
+        hidden={content.hidden}
+        isOpen={dialog === 'filter'}
+        onOpen={(isOpen) => dispatch({ do: 'ask', dialog: isOpen ? 'filter' : null })}
+        onFilter={(filter) => place.show({ ...view, filter })}
       />
+      {content.isWidened && (
+        <Button
+          mode="contained-tonal"
+          icon="restore"
+          accessibilityLabel="Back to the usual hours"
+          style={styles.hours}
+          onPress={() => content.setWidened(false)}
+        >
+          Usual hours
+        </Button>
+      )}
     </View>
   );
 }
 
-const styles = StyleSheet.create({ strip: { flexDirection: 'row', flexShrink: 0 } });
+/** Which calendars are shown; on a phone also how the sheet is seen, and how much is booked. */
+export function PlanStrip() {
+  const { content, dispatch } = usePlan();
+  const isWide = useIsWide();
+  if (isWide) return <CalendarStrip />;
+  return (
+    <ScrollView
+      horizontal
+      tabIndex={-1}
+      showsHorizontalScrollIndicator={false}
+      style={styles.strip}
+      contentContainerStyle={styles.parts}
+    >
+      <PlanView />
+      <CalendarsButton />
+      <HoursChip
+        booked={content.booked}
+        onLoad={() => dispatch({ do: 'open', panel: { kind: 'load' } })}
+      />
+    </ScrollView>
+  );
+}
+
+const styles = StyleSheet.create({
+  view: { flexDirection: 'row', flexShrink: 0 },
+  hours: { height: 40, marginLeft: 6, borderRadius: 9 },
+  strip: { flexGrow: 0, flexShrink: 0 },
+  parts: { gap: 6, paddingHorizontal: 14, paddingBottom: 8 },
+});

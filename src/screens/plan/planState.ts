@@ -37,7 +37,7 @@ export type Panel =
   | { kind: 'add'; span: Span | null; day: DayNumber; isDay?: true };
 
 /** Dialogs over the sheet. */
-export type PlanDialog = 'date' | 'periods' | 'lenses' | 'view' | 'filter' | 'keys';
+export type PlanDialog = 'date' | 'periods' | 'lenses' | 'view' | 'filter' | 'calendars' | 'keys';
 
 /** What is open and selected on the Plan screen. */
 export interface PlanState {

@@ -4,6 +4,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { useAskSheet } from '@/data/asked';
 import { useEngine } from '@/data/engineContext';
+import { Dialog } from '@/ui/Dialog';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
 import { ChangesDialog } from './ChangesDialog';
@@ -19,17 +20,16 @@ const PLACES = [
 
 type Place = (typeof PLACES)[number];
 
-/** Where a phone finds the places that its bar has no room for. */
-const PARENTS: Record<string, string> = { '/removed': '/tidy', '/settings': '/today' };
+/** Places that a phone's bar has no room for. */
+const MORE = PLACES.slice(3);
+
+const isAt = (pathname: string, place: Place) =>
+  pathname === place.path || (place.path === '/calendars' && pathname === '/import');
 
 function PlaceLink({ place, isRail }: { place: Place; isRail: boolean }) {
   const palette = usePalette();
   const pathname = usePathname();
-  // A phone's bar leads to these by way of others.
-  const isHere =
-    pathname === place.path ||
-    (place.path === '/calendars' && pathname === '/import') ||
-    (!isRail && PARENTS[pathname] === place.path);
+  const isHere = isAt(pathname, place);
   const colour = isHere ? palette.accent : palette.dim;
   return (
     <Link
@@ -91,12 +91,54 @@ function UndoButton({ isRail }: { isRail: boolean }) {
   );
 }
 
+/** On a phone: the places that its bar has no room for. */
+function MoreButton() {
+  const palette = usePalette();
+  const pathname = usePathname();
+  const [isOpen, setOpen] = useState(false);
+  const isHere = MORE.some((place) => isAt(pathname, place));
+  const colour = isHere ? palette.accent : palette.dim;
+  return (
+    <>
+      <Pressable
+        role="button"
+        aria-haspopup="dialog"
+        onPress={() => setOpen(true)}
+        style={styles.barItem}
+      >
+        <Icon name="dots-horizontal" size={24} color={colour} />
+        <Text variant="labelSmall" style={{ color: colour, fontWeight: isHere ? '600' : '500' }}>
+          More
+        </Text>
+      </Pressable>
+      {isOpen && (
+        <Dialog title="More" onClose={() => setOpen(false)}>
+          <View style={styles.more}>
+            {MORE.map((place) => (
+              <Link
+                key={place.path}
+                href={place.path}
+                aria-current={isAt(pathname, place) ? 'page' : undefined}
+                onPress={() => setOpen(false)}
+                style={StyleSheet.flatten([styles.moreItem, { borderColor: palette.hairline }])}
+              >
+                <Icon name={place.icon} size={22} color={palette.accent} />
+                <Text>{place.name}</Text>
+              </Link>
+            ))}
+          </View>
+        </Dialog>
+      )}
+    </>
+  );
+}
+
 /** Where one can go: a rail on a wide screen, a bar along the bottom on a phone. */
 export function Navigation({ isRail }: { isRail: boolean }) {
   const palette = usePalette();
   const { store } = useEngine();
   const edge = { borderColor: palette.hairline, backgroundColor: palette.paper };
-  const [plan, today, tidy, calendars] = PLACES;
+  const [plan, today, tidy] = PLACES;
   if (!isRail) {
     return (
       <View role="navigation" aria-label="Main" style={[styles.bar, edge]}>
@@ -104,8 +146,8 @@ export function Navigation({ isRail }: { isRail: boolean }) {
         <PlaceLink place={today} isRail={false} />
         <AddButton isRail={false} />
         <PlaceLink place={tidy} isRail={false} />
-        <PlaceLink place={calendars} isRail={false} />
         <UndoButton isRail={false} />
+        <MoreButton />
       </View>
     );
   }
@@ -136,6 +178,18 @@ const styles = StyleSheet.create({
     alignItems: 'center',
     justifyContent: 'center',
     marginHorizontal: 4,
+  },
+  more: { gap: 6, width: 'min(80vw, 320px)' } as object,
+  moreItem: {
+    display: 'flex',
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 12,
+    minHeight: 48,
+    paddingHorizontal: 12,
+    borderWidth: 1,
+    borderStyle: 'solid',
+    borderRadius: 9,
   },
   rail: { width: 84, borderRightWidth: 1, padding: 8, gap: 6, alignItems: 'stretch' },
   railItem: {

@@ -19,7 +19,6 @@ import { Columns } from '@/ui/Columns';
 import { FilesCard } from './FilesCard';
 import { DayField } from '@/ui/DayField';
 import { Page } from '@/ui/Page';
-import { PlaceButton } from '@/ui/PlaceButton';
 import { usePalette } from '@/ui/theme/theme';
 import { SeriesPicker } from './SeriesPicker';
 import { SweepItemRow } from './SweepItemRow';
@@ -178,11 +177,7 @@ function Sweep({ first }: { first: string | null }) {
 export function TidyScreen() {
   const { series } = useLocalSearchParams<{ series?: string }>();
   return (
-    <Page
-      title="Tidy"
-      isBroad
-      actions={<PlaceButton name="Removed" icon="trash-can-outline" href="/removed" />}
-    >
+    <Page title="Tidy" isBroad>
       <Sweep key={series ?? 'all'} first={series ?? null} />
       <FilesCard />
     </Page>

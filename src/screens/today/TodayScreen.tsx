@@ -24,7 +24,6 @@ import { Columns } from '@/ui/Columns';
 import { Icon } from '@/ui/icons/Icon';
 import { Mark } from '@/ui/Mark';
 import { Page } from '@/ui/Page';
-import { PlaceButton } from '@/ui/PlaceButton';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
 
@@ -133,7 +132,6 @@ export function TodayScreen() {
             accessibilityLabel="Open as a small window"
             onPress={() => window.open('/small', 'orderly-week-small', SMALL)}
           />
-          <PlaceButton name="Settings" icon="cog-outline" href="/settings" />
         </View>
       }
     >

@@ -8,6 +8,7 @@ import { civilDate } from '@/core/time/civil';
 import { count } from '@/core/time/words';
 import type { DayNumber } from '@/core/time/units';
 import { usePalette } from '@/ui/theme/theme';
+import { useIsWide } from '@/ui/useIsWide';
 import type { LineSetting } from '@/features/agenda/AgendaLines';
 import { AgendaLines } from '@/features/agenda/AgendaLines';
 import type { FormProps } from '../sheet/formProps';
@@ -44,9 +45,11 @@ const DayOfAgenda = memo(function DayOfAgenda(props: DayProps) {
   return (
     <div data-day={day} className="agenda-day">
       {gap && (
-        <Text variant="bodySmall" style={[styles.gap, { color: palette.dim }]}>
-          {gap}
-        </Text>
+        <div className="agenda-gap">
+          <Text variant="bodySmall" style={[styles.gap, { color: palette.dim }]}>
+            {gap}
+          </Text>
+        </div>
       )}
       <DayHead
         agendaDay={agendaDay}
@@ -57,7 +60,9 @@ const DayOfAgenda = memo(function DayOfAgenda(props: DayProps) {
         wording={setting.wording}
         onWorkday={onWorkday}
       />
-      <AgendaLines day={day} lines={lines} setting={{ ...setting, selectedId }} />
+      <div className="agenda-lines">
+        <AgendaLines day={day} lines={lines} setting={{ ...setting, selectedId }} />
+      </div>
     </div>
   );
 });
@@ -73,6 +78,7 @@ export function Agenda({ content, look, hands }: FormProps) {
   const { workweek } = preferences.settings;
   const { wording } = preferences;
   const palette = usePalette();
+  const isWide = useIsWide();
   const scroller = useRef<HTMLDivElement>(null);
   const pages = agenda.data?.pages;
   const days = useMemo(() => {
@@ -88,9 +94,10 @@ export function Agenda({ content, look, hands }: FormProps) {
       calendarOf: new Map(calendars.map((c) => [c.id, c])),
       categoryInks,
       wording,
+      isWide,
       onOpen,
     }),
-    [calendars, categoryInks, wording, onOpen],
+    [calendars, categoryInks, wording, isWide, onOpen],
   );
 
   // The way back is put there once the rest is seen; and what does not fill the room asks for more.
@@ -132,7 +139,7 @@ export function Agenda({ content, look, hands }: FormProps) {
         <div
           key={fromDay}
           ref={scroller}
-          className="agenda"
+          className={isWide ? 'agenda agenda-wide' : 'agenda'}
           onScroll={() => {
             noteScroll();
             askForMore();

@@ -8,6 +8,7 @@ import { sayDay, sayHours, sayLength } from '@/core/time/words';
 import type { DayNumber } from '@/core/time/units';
 import { Icon } from '@/ui/icons/Icon';
 import { SANS, SLAB, usePalette, textPx } from '@/ui/theme/theme';
+import { useIsWide } from '@/ui/useIsWide';
 
 interface Props {
   agendaDay: AgendaDay;
@@ -31,6 +32,7 @@ export function DayHead({
   onWorkday,
 }: Props) {
   const palette = usePalette();
+  const isWide = useIsWide();
   const { day, lines } = agendaDay;
   const events = lines.flatMap((line) => (line.kind === 'event' ? [line.occurrence] : []));
   const booked = bookedMinutes(events, day, day + 1, zone)[0] ?? 0;
@@ -55,6 +57,7 @@ export function DayHead({
     <View
       style={[
         styles.head,
+        isWide && styles.beside,
         {
           borderColor: palette.hairline,
           backgroundColor: isToday ? palette.amberWash : palette.paper,
@@ -92,6 +95,7 @@ const styles = StyleSheet.create({
     paddingBottom: 4,
     borderTopWidth: 1,
   },
+  beside: { paddingBottom: 10, alignContent: 'flex-start' },
   date: { fontFamily: SLAB, fontSize: textPx(17), fontWeight: '600' },
   work: {
     marginLeft: 'auto',

@@ -3,7 +3,8 @@ import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
 import { usePalette } from '@/ui/theme/theme';
 import { dayGround } from '../sheet/dayBackground';
-import { wash } from '@/features/bars/wash';
+import type { Wash } from '@/features/bars/WashOf';
+import { WashOf } from '@/features/bars/WashOf';
 import type { DayNumber } from '@/core/time/units';
 import type { Field } from './placeInColumns';
 
@@ -14,8 +15,8 @@ interface Props {
   field: Field;
   workweek: Workweek;
   isToday: boolean;
-  /** Edge colours of the whole-day events that take the day. */
-  washes: readonly string[];
+  /** Of the whole-day events that take the day. */
+  washes: readonly Wash[];
 }
 
 /** A column behind its blocks: hours of work and out of work, hour lines, and the wash of what takes the day. */
@@ -34,8 +35,8 @@ export const ColumnBackground = memo(function ColumnBackground(props: Props) {
         ...dayGround({ axis: 'down', ...field, length: field.height, hours }, palette),
       }}
     >
-      {washes.map((colour, i) => (
-        <div key={i} className="sheet-wash" style={{ width: '100%', ...wash(colour) }} />
+      {washes.map((each, i) => (
+        <WashOf key={i} width="100%" {...each} />
       ))}
     </div>
   );

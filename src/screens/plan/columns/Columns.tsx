@@ -165,7 +165,14 @@ export function Columns(props: FormProps) {
               workweek={settings.workweek}
               isToday={column.day === today}
               washes={column.tops.flatMap(({ occurrence }) =>
-                takesDay(occurrence) ? [inkColours(inkFor(occurrence), palette).edge] : [],
+                takesDay(occurrence)
+                  ? [
+                      {
+                        colour: inkColours(inkFor(occurrence), palette).edge,
+                        isClosure: calendarOf.get(occurrence.calendarId)?.isClosures === true,
+                      },
+                    ]
+                  : [],
               )}
             />
             {column.blocks.map((block) => {

@@ -7,7 +7,8 @@ import { sayDay, sayHoursTight } from '@/core/time/words';
 import type { DayNumber } from '@/core/time/units';
 import { dayName } from '../sheet/dayName';
 import type { Box } from '../sheet/Ghost';
-import { wash } from '@/features/bars/wash';
+import type { Wash } from '@/features/bars/WashOf';
+import { WashOf } from '@/features/bars/WashOf';
 
 interface Props {
   at: Box;
@@ -25,8 +26,10 @@ interface Props {
   bookedMinutes: number;
   /** Whether hours stand under the number, and not beside it. */
   isTall: boolean;
-  /** Edge colours of the whole-day events that take the day. */
-  washes: readonly string[];
+  /** Whether a press anywhere on it shows the day under the grid. */
+  isNarrow: boolean;
+  /** Of the whole-day events that take the day. */
+  washes: readonly Wash[];
   workweek: Workweek;
   wording: Wording;
   onOpenDay(day: DayNumber): void;
@@ -34,7 +37,7 @@ interface Props {
 
 /** A day of the grid: its number, which opens it in place, on the ground of how it stands. */
 export const GridCell = memoPlaced(function GridCell(props: Props) {
-  const { day, at, is, bookedMinutes, washes, workweek, wording } = props;
+  const { day, at, is, bookedMinutes, isNarrow, washes, workweek, wording } = props;
   const isOff = workdayOf(day, workweek).hours === null;
   const { day: number } = civilDate(day);
   const label =
@@ -45,28 +48,24 @@ export const GridCell = memoPlaced(function GridCell(props: Props) {
     ...(is.today ? ['sheet-today'] : isOff ? ['grid-cell-off'] : []),
     ...(is.within ? [] : ['grid-cell-beyond']),
     ...(is.draft ? ['grid-cell-draft'] : []),
+    ...(isNarrow && is.open ? ['grid-cell-shown'] : []),
   ].join(' ');
   return (
     <div className={ground} style={{ ...at }}>
-      {washes.map((colour, i) => (
-        <div
-          key={i}
-          aria-hidden
-          className="sheet-wash"
-          style={{ width: '100%', ...wash(colour) }}
-        />
+      {washes.map((each, i) => (
+        <WashOf key={i} width="100%" {...each} />
       ))}
       <button
         type="button"
         data-nodrag
-        aria-expanded={is.open}
-        aria-label={`${name}. ${is.open ? 'Close' : 'Open'} the day`}
+        {...(isNarrow ? { 'aria-pressed': is.open } : { 'aria-expanded': is.open })}
+        aria-label={`${name}. ${isNarrow ? 'Show' : is.open ? 'Close' : 'Open'} the day`}
         onClick={() => props.onOpenDay(day)}
-        className={props.isTall ? 'grid-head grid-head-tall' : 'grid-head'}
-        style={{ height: props.head }}
+        className={props.isTall && !isNarrow ? 'grid-head grid-head-tall' : 'grid-head'}
+        style={{ height: isNarrow ? '100%' : props.head }}
       >
         <span className="grid-number">{label}</span>
-        {bookedMinutes > 0 && <span>{sayHoursTight(bookedMinutes)}</span>}
+        {bookedMinutes > 0 && !isNarrow && <span>{sayHoursTight(bookedMinutes)}</span>}
       </button>
     </div>
   );

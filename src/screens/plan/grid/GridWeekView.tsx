@@ -16,7 +16,7 @@ import type { GridLayout, PlacedWeek } from './useGridLayout';
 
 interface Props {
   week: PlacedWeek;
-  layout: Pick<GridLayout, 'gutter' | 'cell' | 'head' | 'offsets'>;
+  layout: Pick<GridLayout, 'gutter' | 'cell' | 'head' | 'isNarrow' | 'offsets'>;
   look: {
     calendarOf: ReadonlyMap<string, Calendar>;
     inkFor(occurrence: Occurrence): string;
@@ -37,39 +37,54 @@ const GAP = 2;
 /** Around each bar, as .sheet-bar has it. */
 const BORDER = 1;
 
+/** A mark with the space to the next, in px. */
+const MARK = 9;
+const MARK_STEP = MARK + 2;
+
 /** The marks of a cell's events, without words: a press on the day says them. */
 function Marks({ week, layout, look }: Pick<Props, 'week' | 'layout' | 'look'>) {
   const { calendarOf, inkFor } = look;
   const palette = usePalette();
-  return layout.offsets.map((offset, column) => (
-    <div
-      key={offset}
-      aria-hidden
-      className="grid-marks"
-      style={{
-        left: layout.gutter + column * layout.cell + 5,
-        width: layout.cell - 8,
-        top: week.y + layout.head,
-        height: week.height - layout.head - 2,
-      }}
-    >
-      {week.bars
-        .filter((bar) => bar.column <= column && column < bar.column + bar.columns)
-        .map(({ occurrence: o }) => {
+  const width = layout.cell - 8;
+  const height = week.height - layout.head - 2;
+  const room = Math.floor((width + 2) / MARK_STEP) * Math.floor((height + 2) / MARK_STEP);
+  return layout.offsets.map((offset, column) => {
+    const bars = week.bars.filter(
+      (bar) => bar.column <= column && column < bar.column + bar.columns,
+    );
+    // What has no room is counted where two marks would stand.
+    const shown = bars.length > room ? bars.slice(0, Math.max(0, room - 2)) : bars;
+    return (
+      <div
+        key={offset}
+        aria-hidden
+        className="grid-marks"
+        style={{
+          left: layout.gutter + column * layout.cell + 5,
+          width,
+          top: week.y + layout.head,
+          height,
+        }}
+      >
+        {shown.map(({ occurrence: o }) => {
           const calendar = calendarOf.get(o.calendarId);
           return (
             calendar && (
               <Mark
                 key={o.id}
                 mark={calendar.mark}
-                size={10}
+                size={MARK}
                 colour={inkColours(inkFor(o), palette).edge}
               />
             )
           );
         })}
-    </div>
-  ));
+        {bars.length > shown.length && (
+          <span className="grid-marks-more">+{bars.length - shown.length}</span>
+        )}
+      </div>
+    );
+  });
 }
 
 /** The events of a week on the lines of its cells. */
@@ -138,6 +153,7 @@ export function GridWeekView(props: Props) {
         week.bars.map(bar)
       )}
       {week.detail !== 'marks' &&
+        !layout.isNarrow &&
         week.more.map((more, column) => {
           const day = week.day + layout.offsets[column]!;
           return (

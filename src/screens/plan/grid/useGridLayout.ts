@@ -4,7 +4,17 @@ import type { GridFrame, GridWeek } from '@/core/layout/grid';
 import { layoutGrid } from '@/core/layout/grid';
 import type { Detail } from '@/core/model/view';
 import type { Scale } from '@/core/view/scale';
-import { BAR_LINE, CELL_HEAD, GUTTER, LINE, MIN_WEEK, PADDING } from './geometry';
+import {
+  BAR_LINE,
+  CELL_HEAD,
+  GUTTER,
+  LINE,
+  MIN_WEEK,
+  NARROW,
+  NARROW_HEAD,
+  NARROW_WEEK,
+  PADDING,
+} from './geometry';
 
 const DAYS = 7;
 
@@ -23,6 +33,8 @@ export interface GridLayout {
   gutter: number;
   cell: number;
   head: number;
+  /** Whether its cells have no room for titles. */
+  isNarrow: boolean;
   /** Days of a week that have a cell, counted from its first. */
   offsets: readonly number[];
 }
@@ -37,13 +49,19 @@ interface Frame extends Pick<GridFrame, 'fromDay' | 'weeks' | 'offsets'> {
   openDay: number | null;
 }
 
-/** Places weeks under each other; the one that is open grows to hold all that it has. */
+/** Places weeks under each other; the one that is open grows to hold all that it has, where it has room. */
 function placeWeeks(frame: Frame, occurrences: readonly Occurrence[]): GridLayout {
-  const { fromDay, weeks, offsets, room, isWide, detail, scale, openDay } = frame;
+  const { fromDay, weeks, offsets, room, isWide, scale } = frame;
   const size = isWide ? 'wide' : 'phone';
   const gutter = frame.hasWeekNumbers ? GUTTER[size] * scale.text : 0;
-  const head = Math.round(CELL_HEAD[size] * scale.text);
-  const fit = Math.max(MIN_WEEK[size] * scale.line, Math.floor(room.height / weeks));
+  const cell = Math.max(1, (room.width - gutter) / offsets.length);
+  const isNarrow = cell < NARROW * scale.text;
+  const detail = isNarrow && frame.detail === 'titles' ? 'marks' : frame.detail;
+  const openDay = isNarrow ? null : frame.openDay;
+  const head = Math.round((isNarrow ? NARROW_HEAD : CELL_HEAD[size]) * scale.text);
+  const fit = isNarrow
+    ? NARROW_WEEK * scale.line
+    : Math.max(MIN_WEEK[size] * scale.line, Math.floor(room.height / weeks));
   const usual = Math.max(head + BAR_LINE, Math.round(fit * scale.zoom));
   const titleLine = Math.round(LINE[size] * scale.line);
   const line = detail === 'titles' ? titleLine : BAR_LINE;
@@ -60,8 +78,7 @@ function placeWeeks(frame: Frame, occurrences: readonly Occurrence[]): GridLayou
     placed.push({ ...week, ...drawn, y, height });
     y += height;
   }
-  const cell = Math.max(1, (room.width - gutter) / offsets.length);
-  return { weeks: placed, height: y, gutter, cell, head, offsets };
+  return { weeks: placed, height: y, gutter, cell, head, isNarrow, offsets };
 }
 
 export function useGridLayout(frame: Frame, occurrences: readonly Occurrence[]): GridLayout {

@@ -1,9 +1,11 @@
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { sayReminders } from '@/core/calendars/reminders';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import { sayWorkday, workdayOf } from '@/core/model/workweek';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
-import { sayLength, saySpan } from '@/core/time/words';
+import { sayLength, saySpanFrom } from '@/core/time/words';
+import { wallFromInstant } from '@/core/time/zones';
 import { Consequences } from '@/features/event/Consequences';
 import { Foresight } from '@/features/event/Foresight';
 import { RepeatFields } from '@/features/event/RepeatFields';
@@ -37,6 +39,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
   const { times, place, repeat, calendar, calendarId, categories, categoryIds } = made;
   const { event, problem, instant, atHome, itsOwn, canKeep, report, keep } = made;
   const { read, asLastTime } = made;
+  const now = wallFromInstant(instant, preferences.clock);
   const length = span.wholeDay ? '' : ` · ${sayLength((span.end - span.start) / MINUTE)}`;
   return (
     <Unreadable value={report}>
@@ -57,6 +60,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
           placeholder="Freight call Thu 14:00 for 90 min at Quay 3"
           value={line}
           onChangeText={type}
+          onKeyPress={read.onKeyPress}
           onSubmitEditing={() => void keep()}
           autoFocus
         />
@@ -77,6 +81,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
         <JotHints
           jot={{ title: jot.title, problems: read.problems }}
           other={read.other}
+          now={now}
           wording={wording}
           onOther={read.takeOther}
         />
@@ -88,7 +93,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
         <Understood
           icon="clock-outline"
           name="When"
-          value={saySpan(span, wording) + length}
+          value={saySpanFrom(now, span, wording) + length}
           isOpen={open === 'when'}
           onPress={() => toggle('when')}
         />
@@ -133,6 +138,12 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
             preferences={preferences}
             onChange={(next) => correct({ repeat: next })}
           />
+        )}
+        {jot.reminders && (
+          <View style={styles.reminder}>
+            <Icon name="bell-outline" size={18} color={palette.dim} />
+            <Text>{sayReminders(jot.reminders, span.wholeDay, wording)}</Text>
+          </View>
         )}
         <Understood
           icon="map-marker-outline"
@@ -191,6 +202,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
 }
 
 const styles = StyleSheet.create({
+  reminder: { flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: 40 },
   before: { flexDirection: 'row', alignItems: 'center', borderRadius: 8, paddingLeft: 10 },
   grow: { flex: 1 },
   last: { alignSelf: 'flex-start' },

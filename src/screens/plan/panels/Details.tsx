@@ -3,6 +3,7 @@ import { Button, Text } from 'react-native-paper';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { homeTimes, ownTimes } from '@/core/editing/bothTimes';
 import { dateAsEvent } from '@/core/editing/series/dates';
+import { sayReminders } from '@/core/calendars/reminders';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Calendar } from '@/core/model/calendar';
 import { MINUTE } from '@/core/time/civil';
@@ -76,6 +77,7 @@ export function Details(props: Props) {
   const place = (date ?? o).place;
   const categories = useCategories();
   const labels = categories.filter(({ id }) => o.categoryIds.includes(id));
+  const reminders = (date ?? event)?.reminders ?? [];
   const length = o.wholeDay ? '' : ` (${sayLength((o.endMs - o.startMs) / MINUTE)})`;
 
   return (
@@ -132,6 +134,9 @@ export function Details(props: Props) {
       )}
       {atHome && <Line icon="home-outline">{atHome}</Line>}
       {said && <Line icon="repeat">{said}</Line>}
+      {reminders.length > 0 && (
+        <Line icon="bell-outline">{sayReminders(reminders, o.wholeDay, preferences.wording)}</Line>
+      )}
       {o.changed && <Line icon="pencil-outline">This date was changed by hand.</Line>}
       <View style={styles.line}>
         <View style={styles.mark}>

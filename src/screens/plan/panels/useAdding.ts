@@ -154,8 +154,9 @@ export function useAdding(adding: Adding) {
 
   function draft(): CalendarEvent {
     const fields = { id, calendarId, title: jot.title, place, categoryIds, link: jot.link };
-    const { zone } = jot;
-    return draftOf({ span, fields, calendar, repeat, clock, zone, workdays, now: Date.now() });
+    const { zone, reminders } = jot;
+    const when = { span, repeat, reminders, clock, zone, workdays, now: Date.now() };
+    return draftOf({ ...when, fields, calendar });
   }
 
   async function keep() {

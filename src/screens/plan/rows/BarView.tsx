@@ -35,7 +35,7 @@ interface Props {
 /** How far before its end a bar begins to fade, in px. */
 const FADE = 12;
 
-/** A bar without a line at its end, over which its label can run on. */
+/** A bar without an outline, over whose end its label can run on: a line below says how long it is. */
 function softEnd(
   availability: Occurrence['availability'],
   { edge, fill }: InkColours,
@@ -43,7 +43,8 @@ function softEnd(
 ): CSSProperties {
   const isFilled = availability !== 'free';
   return {
-    borderRightColor: 'transparent',
+    borderColor: 'transparent',
+    borderStyle: 'solid',
     ...(isFilled && {
       backgroundColor: 'transparent',
       backgroundImage: `linear-gradient(to right, ${fill} calc(100% - ${FADE}px), transparent)`,
@@ -76,7 +77,7 @@ export const BarView = memoPlaced(function BarView(props: Props) {
   const colours = useBarColours(o, ink);
   const isInside = o.availability === 'away' && bar.labelOffset < bar.width;
   const markColour = o.availability === 'away' && bar.width > 18 ? colours.onSolid : colours.edge;
-  // A label that runs on is not struck through by the bar's end: that is soft, with a foot below it.
+  // A label that runs on is not struck through by the bar's end: that is soft, with a line below it.
   const isSoft = bar.labelSide === 'right' && !bar.cutEnd && o.availability !== 'away';
   const cuts = `${bar.cutStart ? ' sheet-cut-start' : ''}${bar.cutEnd ? ' sheet-cut-end' : ''}`;
   const label: CSSProperties = {
@@ -91,7 +92,7 @@ export const BarView = memoPlaced(function BarView(props: Props) {
       {...pressable(o, isTabStop, onOpen, waits)}
       aria-label={barName(o, calendar, wording, waits)}
       aria-pressed={isSelected}
-      className={`sheet-bar${cuts}${isSoft ? ' sheet-soft' : ''}`}
+      className={`sheet-bar${cuts}${isSoft ? ` sheet-soft sheet-soft-${o.availability}` : ''}`}
       style={{
         ...at,
         left: at.left + bar.x,

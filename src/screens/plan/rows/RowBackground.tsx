@@ -6,7 +6,7 @@ import { workdayOf } from '@/core/model/workweek';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
 import { dayGround } from '../sheet/dayBackground';
-import { wash } from '@/features/bars/wash';
+import { WashOf } from '@/features/bars/WashOf';
 import type { MinuteOfDay } from '@/core/time/units';
 
 /** What is needed to place minutes. */
@@ -23,11 +23,12 @@ interface Props {
   workweek: Workweek;
   isToday: boolean;
   inkOf(occurrence: Occurrence): string;
+  isClosure(occurrence: Occurrence): boolean;
 }
 
 /** A row behind its bars: hours of work and out of work, hour lines, and the wash of what takes the day. */
 export const RowBackground = memo(function RowBackground(props: Props) {
-  const { row, line, gutter, workweek, isToday, inkOf } = props;
+  const { row, line, gutter, workweek, isToday, inkOf, isClosure } = props;
   const palette = usePalette();
   const { hours } = workdayOf(row.day, workweek);
   const washing = row.tops.filter(
@@ -45,14 +46,12 @@ export const RowBackground = memo(function RowBackground(props: Props) {
       }}
     >
       {washing.map(({ occurrence, x, width }) => (
-        <div
+        <WashOf
           key={occurrence.id}
-          className="sheet-wash"
-          style={{
-            left: gutter + x,
-            width,
-            ...wash(inkColours(inkOf(occurrence), palette).edge),
-          }}
+          left={gutter + x}
+          width={width}
+          colour={inkColours(inkOf(occurrence), palette).edge}
+          isClosure={isClosure(occurrence)}
         />
       ))}
     </div>

@@ -25,7 +25,7 @@ const SEEN_STEP = 160;
 /** Days in rows, time from left to right, with everything that hands can do on them. */
 export function Rows(props: FormProps) {
   const { content, look, hands, place } = props;
-  const { occurrences, isWidened, tracks, hours } = content;
+  const { occurrences, tracks, hours } = content;
   const { preferences, selectedId, draft, covered, categoryInks } = look;
   const { clock, zone: home, wording, settings, scale } = preferences;
   const { days } = place.drawn;
@@ -108,12 +108,7 @@ export function Rows(props: FormProps) {
           />
         )}
         <HourAxis line={line} gutter={gutter} hourCycle={wording.hourCycle} />
-        <AxisCorner
-          axes={axes}
-          gutter={gutter}
-          onSeeAs={hands.onSeeAs}
-          onUsualHours={isWidened ? hands.onUsualHours : null}
-        />
+        <AxisCorner axes={axes} gutter={gutter} onSeeAs={hands.onSeeAs} />
       </View>
       <SheetSurface
         surface={surface}

@@ -79,6 +79,7 @@ export const SheetRow = memoPlaced(function SheetRow(props: Props) {
         workweek={workweek}
         isToday={isToday}
         inkOf={inkFor}
+        isClosure={(o) => calendarOf.get(o.calendarId)?.isClosures === true}
       />
       {row.calendarId !== null ? (
         <TrackGutter

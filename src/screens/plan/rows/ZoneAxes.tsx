@@ -69,7 +69,13 @@ function Axis({ label, hours: own, days, line, gutter, wording, onSeeAs }: AxisP
   const ofDay = (hour: number) => ((hour % 24) + 24) % 24;
   const name = sayAxis({ label, hours: own, days });
   return (
-    <View style={[styles.axis, { borderColor: palette.hairline, backgroundColor: palette.paper }]}>
+    <View
+      style={[
+        styles.axis,
+        days !== null && styles.high,
+        { borderColor: palette.hairline, backgroundColor: palette.paper },
+      ]}
+    >
       <Pressable
         // Fingers press the corner, which is as high as all axes are.
         {...(!hasFingers && {
@@ -78,7 +84,8 @@ function Axis({ label, hours: own, days, line, gutter, wording, onSeeAs }: AxisP
           onPress: () => onSeeAs(zone),
         })}
         tabIndex={hasFingers ? -1 : 0}
-        style={[styles.name, { width: days ? undefined : gutter, backgroundColor: palette.paper }]}
+        // A long name has a line of its own, so that it covers no hour.
+        style={[styles.name, { width: days === null ? gutter : '100%' }]}
       >
         <Text style={[styles.text, { color: palette.dim }]} numberOfLines={1}>
           {label}
@@ -94,6 +101,7 @@ function Axis({ label, hours: own, days, line, gutter, wording, onSeeAs }: AxisP
             aria-hidden
             style={[
               styles.hour,
+              days !== null && styles.lower,
               {
                 left: gutter + xOfMinute(line, hour * 60 - ahead) - 20,
                 color: isOtherDay ? palette.amber : palette.dim,
@@ -145,6 +153,8 @@ export const ZoneAxes = ({ axes, ...shared }: Props) =>
 
 const styles = StyleSheet.create({
   axis: { height: AXIS, borderTopWidth: 1 },
+  high: { height: 2 * AXIS - 4 },
+  lower: { top: AXIS - 4 },
   name: { position: 'absolute', left: 0, top: 0, height: AXIS - 1, paddingLeft: 6, zIndex: 1 },
   text: { fontFamily: SANS, fontSize: textPx(10.5), lineHeight: textPx(17), fontWeight: '600' },
   hour: {

@@ -69,9 +69,9 @@ test('it is opened by a press, by Enter and by Space, not by Alt with them', () 
   expect(onOpen).toHaveBeenCalledTimes(3);
 });
 
-test('a tentative event has a dashed outline, the selected one has handles', () => {
+test('a tentative event has a dashed line below, the selected one has handles', () => {
   const { button } = draw({ isSelected: true });
-  expect(button.style.borderStyle).toBe('dashed');
+  expect(button).toHaveClass('sheet-soft-tentative');
   expect(button.querySelectorAll('[data-handle]')).toHaveLength(2);
 });
 

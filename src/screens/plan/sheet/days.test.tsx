@@ -139,6 +139,7 @@ describe('a cell of the grid', () => {
         is={USUAL}
         head={22}
         bookedMinutes={330}
+        isNarrow={false}
         isTall={false}
         washes={[]}
         workweek={workweek}
@@ -181,7 +182,15 @@ describe('a cell of the grid', () => {
   });
 
   test('each event that takes the day leaves a wash', () => {
-    const { cell } = drawCell({ washes: ['#123456', '#654321'] });
-    expect(cell.querySelectorAll('.sheet-wash')).toHaveLength(2);
+    const { cell } = drawCell({
+      washes: [
+        { colour: '#123456', isClosure: false },
+        { colour: '#654321', isClosure: true },
+      ],
+    });
+    const [leave, closure] = cell.querySelectorAll('.sheet-wash');
+    // Whose it is shows at the edge alone.
+    expect(leave).not.toHaveClass('sheet-wash-closure');
+    expect(closure).toHaveClass('sheet-wash-closure');
   });
 });

@@ -17,7 +17,6 @@ export interface SheetGestures {
   onWorkday(day: DayNumber): void;
   /** Shows all hours that something lies in. */
   onWiden(): void;
-  onUsualHours(): void;
   onSwipe(direction: -1 | 1): void;
   onRefuse(reason: string): void;
   /** Shows the sheet as people in a zone see it. */

@@ -18,7 +18,6 @@ export function useStableHands(hands: SheetGestures): SheetGestures {
       onShowWeek: (day) => latest.current.onShowWeek(day),
       onWorkday: (day) => latest.current.onWorkday(day),
       onWiden: () => latest.current.onWiden(),
-      onUsualHours: () => latest.current.onUsualHours(),
       onSwipe: (direction) => latest.current.onSwipe(direction),
       onRefuse: (reason) => latest.current.onRefuse(reason),
       onSeeAs: (zone) => latest.current.onSeeAs(zone),

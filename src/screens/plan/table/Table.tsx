@@ -1,10 +1,12 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import type { TableColumn } from '@/core/model/view';
+import type { TableColumn, TableSetup } from '@/core/model/view';
 import { count, sayHours } from '@/core/time/words';
 import { usePalette } from '@/ui/theme/theme';
+import { useIsWide } from '@/ui/useIsWide';
 import type { TableSetting } from '@/core/agenda/tableColumns';
+import { narrowColumns } from '@/core/agenda/tableColumns';
 import type { FormProps } from '../sheet/formProps';
 import { ColumnsDialog } from './ColumnsDialog';
 import { GroupChoice } from './GroupChoice';
@@ -16,7 +18,14 @@ export function Table({ place, content, look, hands }: FormProps) {
   const { range: within, view } = place;
   const { occurrences } = content;
   const { calendars, categories, categoryInks, preferences, selectedId, covered } = look;
-  const { table: setup } = view;
+  const isWide = useIsWide();
+  const { columns } = view.table;
+  const setup = useMemo(
+    () => ({ ...view.table, columns: isWide ? columns : narrowColumns(columns) }),
+    [view.table, columns, isWide],
+  );
+  /** What somebody chose is kept; columns that were only left out for want of room are not lost. */
+  const keep = (fields: Partial<TableSetup>) => onSetup({ ...view.table, ...fields });
   const { onTableSetup: onSetup, onOpen } = hands;
   const palette = usePalette();
   const [isChoosing, setChoosing] = useState(false);
@@ -35,7 +44,7 @@ export function Table({ place, content, look, hands }: FormProps) {
 
   function sortBy(column: TableColumn) {
     const isSame = setup.sortBy === column;
-    onSetup({ ...setup, sortBy: column, isDescending: isSame && !setup.isDescending });
+    keep({ sortBy: column, isDescending: isSame && !setup.isDescending });
   }
 
   return (
@@ -53,10 +62,7 @@ export function Table({ place, content, look, hands }: FormProps) {
       }}
     >
       <View style={[styles.bar, { borderColor: palette.hairline }]}>
-        <GroupChoice
-          groupBy={setup.groupBy}
-          onChoose={(groupBy) => onSetup({ ...setup, groupBy })}
-        />
+        <GroupChoice groupBy={setup.groupBy} onChoose={(groupBy) => keep({ groupBy })} />
         <Button icon="table-column" compact onPress={() => setChoosing(true)}>
           Columns
         </Button>
@@ -78,6 +84,7 @@ export function Table({ place, content, look, hands }: FormProps) {
           lineScale={preferences.scale.line}
           selectedId={selectedId}
           covered={covered}
+          isPinned={!isWide}
           onSort={sortBy}
           onOpen={onOpen}
         />
@@ -85,7 +92,7 @@ export function Table({ place, content, look, hands }: FormProps) {
       {isChoosing && (
         <ColumnsDialog
           columns={setup.columns}
-          onChange={(next) => onSetup({ ...setup, columns: next })}
+          onChange={(next) => keep({ columns: next })}
           onClose={() => setChoosing(false)}
         />
       )}

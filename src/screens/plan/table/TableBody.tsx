@@ -23,6 +23,8 @@ interface Props {
   selectedId: string | null;
   /** Height of the panel that lies on the table, in px. */
   covered: number;
+  /** Whether the title stays in sight when the other columns are scrolled. */
+  isPinned: boolean;
   onSort(column: TableColumn): void;
   onOpen(occurrence: Occurrence): void;
 }
@@ -65,7 +67,10 @@ export function TableBody(props: Props) {
   const { columns } = setup;
   return (
     <div ref={scroller} className="table-scroller" role="region" aria-label={props.name}>
-      <table className="table" aria-rowcount={lines.length + 1}>
+      <table
+        className={props.isPinned ? 'table table-pinned' : 'table'}
+        aria-rowcount={lines.length + 1}
+      >
         <TableHead setup={setup} onSort={props.onSort} />
         <tbody>
           <Space height={before} columns={columns.length} />

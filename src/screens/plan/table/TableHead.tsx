@@ -20,7 +20,7 @@ export function TableHead({
               key={column}
               scope="col"
               aria-sort={isSorted ? (isDescending ? 'descending' : 'ascending') : 'none'}
-              className={isNumeric(column) ? 'table-number' : undefined}
+              className={isNumeric(column) ? 'table-number' : `table-${column}`}
             >
               <button type="button" className="table-sort" onClick={() => onSort(column)}>
                 {COLUMN_NAMES[column]}

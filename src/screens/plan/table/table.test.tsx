@@ -11,6 +11,9 @@ import { CLIENTS, HANDS, LOOK } from '../testing/samples';
 import type { SheetContent } from '../useSheetContent';
 import { Table } from './Table';
 
+let mockIsWide = true;
+jest.mock('@/ui/useIsWide', () => ({ useIsWide: () => mockIsWide }));
+
 const MONDAY = TODAY - 1;
 const DAYS = { from: MONDAY, to: MONDAY + 7, days: [0, 1, 2, 3, 4, 5, 6].map((n) => MONDAY + n) };
 const SETUP = DEFAULT_VIEW.table;
@@ -34,6 +37,10 @@ beforeAll(() => {
   openDialogs();
   Object.defineProperty(HTMLElement.prototype, 'clientHeight', { value: ROOM });
   Object.defineProperty(HTMLElement.prototype, 'offsetHeight', { value: LINE });
+});
+
+beforeEach(() => {
+  mockIsWide = true;
 });
 
 function draw(occurrences: Occurrence[], first: Partial<TableSetup> = {}) {
@@ -78,6 +85,14 @@ test('each event has a line, in order of its start, with the hours that it takes
   ]);
   // Free ones count as events, and take no hours.
   expect(screen.getByRole('status')).toHaveTextContent('3 events · 2 h');
+});
+
+test('a narrow table begins with the title, and does not lose what has no room', () => {
+  mockIsWide = false;
+  const { onSetup } = draw([CALL]);
+  expect(lines()).toEqual([expect.stringMatching(/^ ?Osaka callTue,? 24 Nov09:001 h$/)]);
+  fireEvent.click(within(head('Hours')).getByRole('button'));
+  expect(onSetup).toHaveBeenLastCalledWith({ ...SETUP, sortBy: 'hours' });
 });
 
 test('a press on a column sorts by it, another turns the order round', () => {

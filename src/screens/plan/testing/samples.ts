@@ -61,7 +61,6 @@ export const HANDS: SheetGestures = {
   onShowWeek: nothing,
   onWorkday: nothing,
   onWiden: nothing,
-  onUsualHours: nothing,
   onSwipe: nothing,
   onRefuse: nothing,
   onSeeAs: nothing,

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import type { Settings } from '@/core/model/others';
 import type { Lens, View as SheetView, ViewSpan } from '@/core/model/view';
 import { DETAILS, FORMS } from '@/core/model/view';
 import { roughDays, suits, withSpan } from '@/core/view/forms';
@@ -27,6 +28,9 @@ interface Props {
     onEdit(): void;
     onUpdate(): void;
   };
+  /** What the inks of events stand for, everywhere. */
+  colourBy: Settings['colourBy'];
+  onColourBy(colourBy: Settings['colourBy']): void;
   onNextSeven(): void;
   onPeriods(): void;
   onClose(): void;
@@ -187,6 +191,15 @@ export function ViewDialog(props: Props) {
           onChoose={(split) => onView({ ...view, split })}
         />
       )}
+      <Choice
+        name="Inks are those of"
+        value={props.colourBy}
+        options={[
+          { value: 'calendar', label: 'Calendars' },
+          { value: 'category', label: 'Categories' },
+        ]}
+        onChoose={props.onColourBy}
+      />
       {view.form === 'grid' && (
         <Choice
           name="Detail of the grid"

@@ -13,7 +13,8 @@ const NEXT_DAYS = 7;
 
 /** What the sheet shows and how it is drawn; a press changes both. */
 export function ViewPicker() {
-  const { place, lensing, today, dialog, dispatch, show } = usePlan();
+  const { place, lensing, preferences, today, dialog, dispatch, show } = usePlan();
+  const { settings } = preferences;
   const { view, setting, range } = place;
   const act = useDo();
   const palette = usePalette();
@@ -58,6 +59,15 @@ export function ViewPicker() {
               void act({ kind: 'keepLens', before: lens, lens: changed, isView: true });
             },
           }}
+          colourBy={settings.colourBy}
+          onColourBy={(colourBy) =>
+            void act({
+              kind: 'setSettings',
+              before: settings,
+              fields: { colourBy },
+              label: `Inks by ${colourBy}`,
+            })
+          }
           onNextSeven={() => place.showSpan({ kind: 'days', count: NEXT_DAYS }, today)}
           onPeriods={() => dispatch({ do: 'ask', dialog: 'periods' })}
           onClose={() => dispatch({ do: 'ask', dialog: null })}
@@ -71,8 +81,6 @@ const styles = StyleSheet.create({
   button: {
     height: 40,
     maxWidth: 190,
-    marginLeft: 14,
-    marginBottom: 8,
     paddingLeft: 9,
     paddingRight: 5,
     borderWidth: 1,

@@ -97,6 +97,8 @@ describe('how the sheet is seen', () => {
     const lenses = { all: [], current: null, isChanged: false, ...onLens, ...ofLenses };
     const told = {
       onView: jest.fn(),
+      colourBy: 'calendar' as const,
+      onColourBy: jest.fn(),
       onNextSeven: jest.fn(),
       onPeriods: jest.fn(),
       onClose: jest.fn(),

@@ -71,5 +71,5 @@ export const FORM_DEFS: Readonly<Record<Form, FormDef>> = {
 export const DETAIL_WORDS: Record<Detail, string> = {
   marks: 'Marks',
   bars: 'Bars',
-  titles: 'Titles',
+  titles: 'Titles where they fit',
 };

@@ -1,0 +1,47 @@
+import { sayReminders } from '../calendars/reminders';
+import { readJot } from './jot';
+import { TUESDAY } from './testing/context';
+
+const before = (minutes: number) => ({ minutes: -minutes, from: 'start' as const });
+const WORDING = { hourCycle: '24' } as const;
+
+test.each([
+  ['Lamp check Thu 14:00 remind me 20 min before', [before(20)], 'reminder 20 min before'],
+  ['Lamp check Thu 14:00 with a reminder 1.5 h ahead', [before(90)], 'reminder 1 h 30 min before'],
+  ['Lamp check Thu 14:00, remind me an hour before', [before(60)], 'reminder 1 h before'],
+  ['Lamp check Thu 14:00 remind me a day before', [before(1440)], 'reminder 1 day before'],
+  [
+    'Lamp check Thu 14:00 remind me when it starts',
+    [{ minutes: 0, from: 'start' as const }],
+    'reminder at the start',
+  ],
+  [
+    'Lamp check Thu 14:00 remind me 15 min after it ends',
+    [{ minutes: 15, from: 'end' }],
+    'reminder 15 min after the end',
+  ],
+  ['Lamp check Thu 14:00 remind me the evening before', [before(20 * 60)], 'reminder 20 h before'],
+  [
+    'Lamp check Thu 14:00 reminder the day before at 16:00 and remind me 10 min before',
+    [before(22 * 60), before(10)],
+    'reminder 22 h before and 10 min before',
+  ],
+  [
+    'Lamp check Thu remind me the day before at 4 pm',
+    [{ minutes: -8 * 60, from: 'start' }],
+    'reminder the day before, 16:00',
+  ],
+  ['Lamp check Thu 14:00 no reminder', [], 'no reminder'],
+  ['Lamp check Thu 14:00 without a reminder', [], 'no reminder'],
+])('“%s” asks for its reminders', (line, reminders, said) => {
+  const jot = readJot(line, TUESDAY);
+  expect(jot.title).toBe('Lamp check');
+  expect(jot.reminders).toEqual(reminders);
+  expect(jot.length).toBeNull();
+  expect(sayReminders(jot.reminders!, jot.wholeDay, WORDING)).toBe(said);
+});
+
+test('a line that says nothing of reminders leaves them to the calendar', () => {
+  for (const line of ['Remind Ida of the lamps Thu 14:00', 'Lamps 20 min before the tide', 'Lamps'])
+    expect(readJot(line, TUESDAY)).toMatchObject({ reminders: null });
+});

@@ -1,0 +1,19 @@
+import type { CSSProperties } from 'react';
+
+/** What takes a day: one's own time away, or the closing of a place. */
+export interface Wash {
+  /** Edge colour of its ink. */
+  colour: string;
+  isClosure: boolean;
+}
+
+/** The flat tint that a taken day has. Whose it is shows at its edge alone (see sheet.css). */
+export function WashOf({ colour, isClosure, left, width }: Wash & CSSProperties) {
+  return (
+    <div
+      aria-hidden
+      className={isClosure ? 'sheet-wash sheet-wash-closure' : 'sheet-wash'}
+      style={{ left, width, '--wash': colour } as CSSProperties}
+    />
+  );
+}
