@@ -157,7 +157,7 @@ test(
     await card.getByRole('radio', { name: 'Monthly' }).click();
     await expect(card.getByText('Months with fewer than 31 days are left out.')).toBeVisible();
     await expect(
-      card.getByRole('button', { name: 'Repeats: On the 31st of each month' }),
+      card.getByRole('button', { name: 'Repeats: On the 31st of each month that has one' }),
     ).toBeVisible();
     await card.getByRole('button', { name: 'Use the last day of the month' }).click();
     await expect(

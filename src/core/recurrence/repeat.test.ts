@@ -90,6 +90,8 @@ test.each([
     expect(isSameRule(writeRepeat(repeat, context), rule)).toBe(true);
 });
 
+const WORDING = { locale: 'en-GB', hourCycle: '24' } as const;
+
 test('an end on a day holds that whole day, by the clock of the event', () => {
   const end = { kind: 'on' as const, day: parseDate('2027-04-30') };
   const daily = { kind: 'daily' as const, interval: 1 };
@@ -109,44 +111,47 @@ test.each([
   ],
   ['FREQ=WEEKLY;INTERVAL=3', 'Every 3 weeks on Wednesday'],
   ['FREQ=MONTHLY', 'On the 25th of each month'],
-  ['FREQ=MONTHLY;INTERVAL=2;BYMONTHDAY=31', 'On the 31st of every other month'],
+  ['FREQ=MONTHLY;INTERVAL=2;BYMONTHDAY=31', 'On the 31st of every other month that has one'],
   ['FREQ=MONTHLY;BYMONTHDAY=4,18;COUNT=6', 'On the 4th and 18th of each month, 6 times'],
   ['FREQ=MONTHLY;BYDAY=2TH', 'On the second Thursday of each month'],
   ['FREQ=MONTHLY;BYDAY=-1FR;COUNT=1', 'On the last Friday of each month, once'],
-  ['FREQ=MONTHLY;BYDAY=-2MO', 'On the second last Monday of each month'],
+  ['FREQ=MONTHLY;BYDAY=-2MO', 'On the second-to-last Monday of each month'],
   ['FREQ=MONTHLY;BYMONTHDAY=-1', 'On the last day of each month'],
   ['FREQ=MONTHLY;BYDAY=MO,TU,WE,TH,FR;BYSETPOS=-1', 'On the last weekday of each month'],
+  ['FREQ=MONTHLY;INTERVAL=6', 'Every 6 months on the 25th'],
+  ['FREQ=MONTHLY;BYDAY=1TU;BYHOUR=9,14', 'On the first Tuesday of each month at 09:00 and 14:00'],
+  ['FREQ=WEEKLY;BYHOUR=8;BYMINUTE=30,0', 'Every Wednesday at 08:00 and 08:30'],
+  ['FREQ=DAILY;BYDAY=WE,MO', 'Every Monday and Wednesday'],
+  ['FREQ=DAILY;BYMONTHDAY=13', 'On the 13th of each month'],
+  ['FREQ=DAILY;INTERVAL=6;BYMONTH=2,1', 'Every 6 days in January and February'],
+  ['FREQ=YEARLY;BYMONTHDAY=2', 'On the 2nd of each month'],
+  ['FREQ=YEARLY;BYMONTH=5,1,5', 'On 25 January and 25 May each year'],
+  ['FREQ=YEARLY;BYMONTH=6;BYMONTHDAY=31', 'On 31 June each year'],
   ['FREQ=YEARLY', 'On 25 November each year'],
-  ['FREQ=YEARLY;INTERVAL=4;BYMONTH=2;BYMONTHDAY=29', 'On 29 February every 4 years'],
+  ['FREQ=YEARLY;INTERVAL=4;BYMONTH=2;BYMONTHDAY=29', 'Every 4 years on 29 February'],
   ['FREQ=YEARLY;BYMONTH=3;BYDAY=-1SU', 'On the last Sunday of March each year'],
   ['FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=-1', 'On the last day of February each year'],
-  ['FREQ=MONTHLY;BYMONTHDAY=-2,-1', 'On the second last day and last day of each month'],
-  [
-    'FREQ=YEARLY;BYWEEKNO=1,53;BYDAY=MO',
-    'Custom: every year, in week 1 and 53 of the year, on Monday',
-  ],
-  ['FREQ=YEARLY;BYYEARDAY=-1', 'Custom: every year, on day 1 from the end of the year'],
-  [
-    'FREQ=MONTHLY;BYDAY=FR;BYMONTHDAY=13',
-    'Custom: every month, on the 13th of the month, on Friday',
-  ],
-  ['FREQ=HOURLY;INTERVAL=6;UNTIL=20261201', 'Custom: every 6 hours until 1 December'],
-  ['FREQ=DAILY;BYHOUR=9,15', 'Custom: every day, in hour 9 and 15'],
+  ['FREQ=MONTHLY;BYMONTHDAY=-2,-1', 'On the second-to-last day and last day of each month'],
+  ['FREQ=YEARLY;BYWEEKNO=1,53;BYDAY=MO', 'Every year, in week 1 and 53 of the year, on Monday'],
+  ['FREQ=YEARLY;BYYEARDAY=-1', 'Every year, on day 1 from the end of the year'],
+  ['FREQ=MONTHLY;BYDAY=FR;BYMONTHDAY=13', 'Every month, on the 13th of the month, on Friday'],
+  ['FREQ=HOURLY;INTERVAL=6;UNTIL=20261201', 'Every 6 hours until 1 December'],
+  ['FREQ=DAILY;BYHOUR=9,15', 'Every day at 09:00 and 15:00'],
   [
     'FREQ=MONTHLY;BYDAY=SA,SU;BYSETPOS=1',
-    'Custom: every month, on Saturday and Sunday, only the first of these',
+    'Every month, on Saturday and Sunday, only the first of these',
   ],
   [
     'RSCALE=GREGORIAN;FREQ=MONTHLY;BYMONTHDAY=31;SKIP=BACKWARD',
-    'Custom: every month, on the 31st of the month, days that don’t exist move to the day before',
+    'Every month, on the 31st of the month, days that don’t exist move to the day before',
   ],
 ])('%s: %s', (rule, said) => {
-  const setting = { ...context, wording: { locale: 'en-GB' }, thisYear: 2026, left: null };
+  const setting = { ...context, wording: WORDING, thisYear: 2026, left: null };
   expect(sayRule(rule, setting)).toBe(said);
 });
 
 test('how many dates are left is said last', () => {
-  const setting = { ...context, wording: { locale: 'en-GB' }, thisYear: 2027, left: 14 };
+  const setting = { ...context, wording: WORDING, thisYear: 2027, left: 14 };
   expect(sayRule('FREQ=WEEKLY;INTERVAL=2;BYDAY=MO,WE;UNTIL=20270430T225959Z', setting)).toBe(
     'Every other Monday and Wednesday until 30 April, 14 dates left',
   );

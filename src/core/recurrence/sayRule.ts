@@ -1,6 +1,13 @@
-import { civilDate, dayNumber, dayOfWall, weekdayOf } from '../time/civil';
+import {
+  civilDate,
+  dayNumber,
+  dayOfWall,
+  daysInMonth,
+  minuteOfDay,
+  weekdayOf,
+} from '../time/civil';
 import type { Wording } from '../time/words';
-import { count, joinWords, sayDay, WEEKDAYS } from '../time/words';
+import { count, joinWords, sayDay, sayMinute, WEEKDAYS } from '../time/words';
 import { wallFromInstant } from '../time/zones';
 import type { Frequency, Rule, RuleDay } from './rule';
 import { parseRule } from './rule';
@@ -10,7 +17,7 @@ import { writeRule } from './writeRule';
 export interface RuleSetting {
   start: number;
   zone: string | null;
-  wording: Pick<Wording, 'locale'>;
+  wording: Wording;
   thisYear: number;
   /** Dates still to come; null leaves them unsaid. */
   left: number | null;
@@ -34,24 +41,50 @@ export function ordinal(n: number): string {
   return `${n}${ending}`;
 }
 
-/** "second", "last", "second last", "6th". */
+/** "second", "last", "second-to-last", "6th". */
 export function nthWord(nth: number): string {
   if (nth === -1) return 'last';
-  if (nth < 0) return `${ORDINALS[-nth] ?? ordinal(-nth)} last`;
+  if (nth < 0) return `${ORDINALS[-nth] ?? ordinal(-nth)}-to-last`;
   return ORDINALS[nth] ?? ordinal(nth);
 }
 
-const monthDayWord = (day: number) =>
-  day > 0 ? ordinal(day) : day === -1 ? 'last day' : `${nthWord(day)} day`;
+const monthDayWord = (day: number) => (day > 0 ? ordinal(day) : `${nthWord(day)} day`);
 
-/** "each month", "every other month", "every 3 months". */
-function everyUnit(interval: number, unit: string, one = `each ${unit}`): string {
-  if (interval === 1) return one;
+/** "every month", "every other month", "every 3 months". */
+function everyUnit(interval: number, unit: string): string {
+  if (interval === 1) return `every ${unit}`;
   return interval === 2 ? `every other ${unit}` : `every ${interval} ${unit}s`;
 }
 
+/** "on the 24th of each month", "on the 24th of every other month", "every 6 months on the 24th". */
+function onDayOf(day: string, interval: number, unit: string): string {
+  if (interval > 2) return `${everyUnit(interval, unit)} on ${day}`;
+  return `on ${day} of ${interval === 1 ? `each ${unit}` : everyUnit(interval, unit)}`;
+}
+
+/** "on 24 November each year", "every 3 years on 24 November". */
+function inYears(day: string, interval: number): string {
+  if (interval > 2) return `${everyUnit(interval, 'year')} on ${day}`;
+  return `on ${day} ${interval === 1 ? 'each year' : everyUnit(interval, 'year')}`;
+}
+
+const inOrder = (numbers: readonly number[]) => [...new Set(numbers)].sort((a, b) => a - b);
+
+/** Days that not every month has are told so. */
+const ofSomeMonths = (byMonthDay: readonly number[]) =>
+  byMonthDay.length === 1 && byMonthDay[0]! > 29 ? ' that has one' : '';
+
 const monthName = (month: number, { wording }: RuleSetting) =>
   sayDay(dayNumber(2024, month, 1), wording, { month: 'long' });
+
+const sayMonths = (months: readonly number[], setting: RuleSetting) =>
+  joinWords(inOrder(months).map((month) => monthName(month, setting)));
+
+/** "24 November", in a year that has every day. */
+const sayDate = (month: number, day: number, { wording }: RuleSetting) =>
+  day > daysInMonth(2024, month)
+    ? `${day} ${sayDay(dayNumber(2024, month, 1), wording, { month: 'long' })}`
+    : sayDay(dayNumber(2024, month, day), wording, { day: 'numeric', month: 'long' });
 
 /** A weekday with its place: "Monday", "second Thursday", "last Friday". */
 const ruleDayWord = ({ weekday, nth }: RuleDay) =>
@@ -79,11 +112,14 @@ function hasOnly(rule: Rule, ...allowed: (keyof Rule)[]): boolean {
   return parts.every((part) => rule[part].length === 0 || allowed.includes(part));
 }
 
-function sayDaily(rule: Rule): string | null {
-  if (hasOnly(rule)) return everyUnit(rule.interval, 'day', 'every day');
-  return hasOnly(rule, 'byDay') && rule.interval === 1 && isMondayToFriday(rule.byDay)
-    ? 'every weekday'
-    : null;
+function sayDaily(rule: Rule, setting: RuleSetting): string | null {
+  if (hasOnly(rule)) return everyUnit(rule.interval, 'day');
+  if (hasOnly(rule, 'byMonth'))
+    return `${everyUnit(rule.interval, 'day')} in ${sayMonths(rule.byMonth, setting)}`;
+  if (rule.interval > 1) return null;
+  // Every day that is one of these weekdays, or of these days of the month: that is each of them.
+  if (hasOnly(rule, 'byDay')) return sayWeekly(rule, setting.start);
+  return hasOnly(rule, 'byMonthDay') ? sayMonthly(rule, setting.start) : null;
 }
 
 function sayWeekly(rule: Rule, start: number): string | null {
@@ -118,44 +154,74 @@ function dayInMonth(rule: Rule, start: number): string | null {
 function sayMonthly(rule: Rule, start: number): string | null {
   if (!hasOnly(rule, 'byDay', 'byMonthDay', 'bySetPos')) return null;
   const day = dayInMonth(rule, start);
-  return day && `on ${day} of ${everyUnit(rule.interval, 'month')}`;
+  return (
+    day &&
+    onDayOf(day, rule.interval, 'month') + (rule.interval > 2 ? '' : ofSomeMonths(rule.byMonthDay))
+  );
 }
 
 function sayYearly(rule: Rule, setting: RuleSetting): string | null {
   if (!hasOnly(rule, 'byDay', 'byMonthDay', 'bySetPos', 'byMonth')) return null;
   const first = civilDate(dayOfWall(setting.start));
-  const years = everyUnit(rule.interval, 'year');
-  const months = rule.byMonth.length ? rule.byMonth : [first.month];
-  const names = joinWords(months.map((month) => monthName(month, setting)));
+  const months = rule.byMonth.length ? inOrder(rule.byMonth) : [first.month];
   if (!rule.byDay.length && !rule.bySetPos.length) {
-    if (rule.byMonthDay.length && !rule.byMonth.length) return null;
-    const days = rule.byMonthDay.length ? rule.byMonthDay : [first.day];
-    if (days.every((day) => day > 0)) return `on ${joinWords(days.map(String))} ${names} ${years}`;
+    // Without a month these are the days of all months (RFC 5545 §3.3.10).
+    if (rule.byMonthDay.length && !rule.byMonth.length)
+      return rule.interval === 1 ? sayMonthly(rule, setting.start) : null;
+    const days = rule.byMonthDay.length ? inOrder(rule.byMonthDay) : [first.day];
+    if (days.every((day) => day > 0)) {
+      const dates = months.flatMap((month) => days.map((day) => sayDate(month, day, setting)));
+      return inYears(joinWords(dates), rule.interval);
+    }
   }
   const day = rule.byMonth.length ? dayInMonth(rule, setting.start) : null;
-  return day && `on ${day} of ${names} ${years}`;
+  return day && inYears(`${day} of ${sayMonths(months, setting)}`, rule.interval);
 }
 
 /** A rule with parts that no short sentence holds: part by part. */
 function sayByParts(rule: Rule, setting: RuleSetting): string {
   const { frequency, interval } = rule;
-  const said: string[] = [everyUnit(interval, UNITS[frequency], `every ${UNITS[frequency]}`)];
+  const said: string[] = [everyUnit(interval, UNITS[frequency])];
   const say = (values: readonly unknown[], text: () => string) =>
     values.length && said.push(text());
   const list = (words: readonly string[]) => joinWords(words);
-  say(rule.byMonth, () => `in ${list(rule.byMonth.map((month) => monthName(month, setting)))}`);
+  say(rule.byMonth, () => `in ${sayMonths(rule.byMonth, setting)}`);
   say(rule.byWeekNo, () => `in week ${list(rule.byWeekNo.map(fromEnd))} of the year`);
   say(rule.byYearDay, () => `on day ${list(rule.byYearDay.map(fromEnd))} of the year`);
   say(rule.byMonthDay, () => `on the ${list(rule.byMonthDay.map(monthDayWord))} of the month`);
-  say(rule.byDay, () => `on ${list(inWeekOrder(rule.byDay).map(ruleDayWord))}`);
-  say(rule.byHour, () => `in hour ${list(rule.byHour.map(String))}`);
-  say(rule.byMinute, () => `in minute ${list(rule.byMinute.map(String))}`);
-  say(rule.bySecond, () => `in second ${list(rule.bySecond.map(String))}`);
+  say(rule.byDay, () => {
+    const days = list(inWeekOrder(rule.byDay).map(ruleDayWord));
+    return rule.byDay.every(({ nth }) => nth !== 0) ? `on the ${days}` : `on ${days}`;
+  });
+  const times = timesOfDay(rule, setting);
+  if (times) said.push(times);
+  else {
+    say(rule.byHour, () => `in hour ${list(rule.byHour.map(String))}`);
+    say(rule.byMinute, () => `in minute ${list(rule.byMinute.map(String))}`);
+    say(rule.bySecond, () => `in second ${list(rule.bySecond.map(String))}`);
+  }
   say(rule.bySetPos, () => `only the ${list(rule.bySetPos.map(nthWord))} of these`);
   if (rule.skip === 'BACKWARD') said.push('days that don’t exist move to the day before');
   if (rule.skip === 'FORWARD') said.push('days that don’t exist move to the day after');
   return said.join(', ');
 }
+
+/** The most times of a day that are said one by one. */
+const MOST_TIMES = 6;
+
+/** "at 09:00 and 14:00", where a rule names the hours of a day; null for other parts of the clock. */
+function timesOfDay(rule: Rule, { start, wording }: RuleSetting): string | null {
+  const isByDay = !['HOURLY', 'MINUTELY', 'SECONDLY'].includes(rule.frequency);
+  if (!isByDay || !rule.byHour.length || rule.bySecond.length) return null;
+  const minutes = rule.byMinute.length ? rule.byMinute : [minuteOfDay(start) % 60];
+  const times = rule.byHour.flatMap((hour) => minutes.map((minute) => hour * 60 + minute));
+  if (times.length > MOST_TIMES) return null;
+  const said = inOrder(times).map((minute) => sayMinute(minute, wording.hourCycle));
+  return `at ${joinWords(said)}`;
+}
+
+/** A rule with its times of the day taken off. */
+const withoutTimes = (rule: Rule): Rule => ({ ...rule, byHour: [], byMinute: [] });
 
 const fromEnd = (n: number) => (n > 0 ? String(n) : `${-n} from the end`);
 
@@ -178,7 +244,7 @@ function sayPattern(rule: Rule, setting: RuleSetting): string | null {
   if (rule.skip !== 'OMIT') return null;
   switch (rule.frequency) {
     case 'DAILY':
-      return sayDaily(rule);
+      return sayDaily(rule, setting);
     case 'WEEKLY':
       return sayWeekly(rule, setting.start);
     case 'MONTHLY':
@@ -192,13 +258,14 @@ function sayPattern(rule: Rule, setting: RuleSetting): string | null {
 
 /**
  * A repeat rule in plain words: "Every other Monday and Wednesday until 30 April, 14 dates left".
- * A rule that takes more than a sentence is said part by part, after "Custom:".
+ * A rule that takes more than a sentence is said part by part.
  * @throws RuleError when the rule can't be read.
  */
 export function sayRule(rule: string, setting: RuleSetting): string {
   const parsed = parseRule(rule);
-  const plain = sayPattern(parsed, setting);
-  const said = plain ?? `custom: ${sayByParts(parsed, setting)}`;
+  const times = parsed.bySetPos.length ? null : timesOfDay(parsed, setting);
+  const plain = sayPattern(times ? withoutTimes(parsed) : parsed, setting);
+  const said = plain ? [plain, times].filter(Boolean).join(' ') : sayByParts(parsed, setting);
   // "10 times" says already that all ten are left.
   const isSaid = setting.left === null || setting.left === parsed.count;
   const left = isSaid ? '' : `, ${count(setting.left!, 'date')} left`;
