@@ -137,9 +137,9 @@ test(
     await expect(when(/^When: Fri,? 27 Nov, 08:00/)).toBeVisible();
     await page.keyboard.press('ArrowDown');
     await expect(when(/^When: Fri,? 27 Nov, 20:00/)).toBeVisible();
-    await expect(card.getByText('reminder 20 min before')).toBeVisible();
+    await expect(card.getByText('Reminder 20 min before')).toBeVisible();
     await page.keyboard.press('Enter');
     await bar(page, 'Lamp check').click();
-    await expect(panel(page, 'Lamp check').getByText('reminder 20 min before')).toBeVisible();
+    await expect(panel(page, 'Lamp check').getByText('Reminder 20 min before')).toBeVisible();
   },
 );

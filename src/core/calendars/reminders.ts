@@ -63,6 +63,6 @@ export function sayReminders(
   wholeDay: boolean,
   wording: Pick<Wording, 'hourCycle'>,
 ): string {
-  if (!reminders.length) return 'no reminder';
-  return `reminder ${joinWords(reminders.map((one) => sayReminder(one, wholeDay, wording)))}`;
+  if (!reminders.length) return 'No reminder';
+  return `Reminder ${joinWords(reminders.map((one) => sayReminder(one, wholeDay, wording)))}`;
 }

@@ -6,33 +6,33 @@ const before = (minutes: number) => ({ minutes: -minutes, from: 'start' as const
 const WORDING = { hourCycle: '24' } as const;
 
 test.each([
-  ['Lamp check Thu 14:00 remind me 20 min before', [before(20)], 'reminder 20 min before'],
-  ['Lamp check Thu 14:00 with a reminder 1.5 h ahead', [before(90)], 'reminder 1 h 30 min before'],
-  ['Lamp check Thu 14:00, remind me an hour before', [before(60)], 'reminder 1 h before'],
-  ['Lamp check Thu 14:00 remind me a day before', [before(1440)], 'reminder 1 day before'],
+  ['Lamp check Thu 14:00 remind me 20 min before', [before(20)], 'Reminder 20 min before'],
+  ['Lamp check Thu 14:00 with a reminder 1.5 h ahead', [before(90)], 'Reminder 1 h 30 min before'],
+  ['Lamp check Thu 14:00, remind me an hour before', [before(60)], 'Reminder 1 h before'],
+  ['Lamp check Thu 14:00 remind me a day before', [before(1440)], 'Reminder 1 day before'],
   [
     'Lamp check Thu 14:00 remind me when it starts',
     [{ minutes: 0, from: 'start' as const }],
-    'reminder at the start',
+    'Reminder at the start',
   ],
   [
     'Lamp check Thu 14:00 remind me 15 min after it ends',
     [{ minutes: 15, from: 'end' }],
-    'reminder 15 min after the end',
+    'Reminder 15 min after the end',
   ],
-  ['Lamp check Thu 14:00 remind me the evening before', [before(20 * 60)], 'reminder 20 h before'],
+  ['Lamp check Thu 14:00 remind me the evening before', [before(20 * 60)], 'Reminder 20 h before'],
   [
     'Lamp check Thu 14:00 reminder the day before at 16:00 and remind me 10 min before',
     [before(22 * 60), before(10)],
-    'reminder 22 h before and 10 min before',
+    'Reminder 22 h before and 10 min before',
   ],
   [
     'Lamp check Thu remind me the day before at 4 pm',
     [{ minutes: -8 * 60, from: 'start' }],
-    'reminder the day before, 16:00',
+    'Reminder the day before, 16:00',
   ],
-  ['Lamp check Thu 14:00 no reminder', [], 'no reminder'],
-  ['Lamp check Thu 14:00 without a reminder', [], 'no reminder'],
+  ['Lamp check Thu 14:00 no reminder', [], 'No reminder'],
+  ['Lamp check Thu 14:00 without a reminder', [], 'No reminder'],
 ])('“%s” asks for its reminders', (line, reminders, said) => {
   const jot = readJot(line, TUESDAY);
   expect(jot.title).toBe('Lamp check');
