@@ -137,6 +137,8 @@ test(
     await expect(when(/^When: Fri,? 27 Nov, 08:00/)).toBeVisible();
     await page.keyboard.press('ArrowDown');
     await expect(when(/^When: Fri,? 27 Nov, 20:00/)).toBeVisible();
+    await page.keyboard.press('ArrowDown');
+    await expect(when(/^When: Fri,? 27 Nov, 08:00/)).toBeVisible();
     await expect(card.getByText('Reminder 20 min before')).toBeVisible();
     await page.keyboard.press('Enter');
     await bar(page, 'Lamp check').click();

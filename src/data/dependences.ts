@@ -61,6 +61,7 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   found: onKinds('event', 'calendar'),
   merge: onKinds('event', 'calendar', 'task'),
   counts: onKinds('event'),
+  reminders: onKinds('event', 'calendar', 'reminding'),
 };
 
 /** Whether a query's answer may be another one now. */

@@ -1,7 +1,9 @@
 import { EventIndex } from '@/core/agenda/eventIndex';
+import type { Extent } from '@/core/agenda/extent';
 import type { CalendarEvent } from '@/core/model/event';
 import type { TypedRecord } from '@/core/model/records';
 import { keyOf, writeRecord } from '@/core/model/records';
+import { Schedule } from '@/core/reminders/schedule';
 import type { Announcement } from './announcement';
 import { Announcer } from './announcement';
 import { Commands } from './commands/commands';
@@ -12,6 +14,7 @@ import { AttachmentStore } from './files/attachmentStore';
 import { Files } from './files/files';
 import { Queries } from './queries/queries';
 import type { ReadOnly, Unsaved } from './repository';
+import { Reminders } from './reminders/reminders';
 import { Repository } from './repository';
 import type { FileStore } from './storage/fileStore';
 import type { Store, Surroundings } from './storage/store';
@@ -52,7 +55,10 @@ const TELL_EVERY = 200;
 const SHOW_EVERY = 1500;
 
 /** What the page may call. */
-export type EngineProtocol = Pick<Engine, 'queries' | 'commands' | 'files' | 'feeds' | 'retry'>;
+export type EngineProtocol = Pick<
+  Engine,
+  'queries' | 'commands' | 'files' | 'feeds' | 'reminders' | 'retry'
+>;
 
 /**
  * The heart of the app behind the page: holds all records and the index of events, and gives them to
@@ -61,12 +67,14 @@ export type EngineProtocol = Pick<Engine, 'queries' | 'commands' | 'files' | 'fe
  */
 export class Engine {
   private readonly index = new EventIndex();
+  private readonly schedule = new Schedule();
   private readonly announcer = new Announcer();
   private readonly repository: Repository;
   readonly queries: Queries;
   readonly commands: Commands;
   readonly files: Files;
   readonly feeds: Feeds;
+  readonly reminders: Reminders;
   private progress = { loaded: 0, total: 1, ready: false };
   private onStatus: OnStatus = () => undefined;
   private lastTold = 0;
@@ -80,8 +88,7 @@ export class Engine {
     const repository = new Repository(store, surroundings, (key, type, record) => {
       const id = key.slice(key.indexOf('/') + 1);
       if (type !== 'event') this.announcer.note(type, id);
-      else if (record) this.announcer.note(type, id, this.index.put(record as CalendarEvent));
-      else this.announcer.note(type, id, this.index.remove(id));
+      else this.announcer.note(type, id, this.place(id, record as CalendarEvent | null));
     });
     const { index } = this;
     const { name } = surroundings;
@@ -103,9 +110,27 @@ export class Engine {
       isReady: () => this.progress.ready,
       changed,
     });
+    this.reminders = new Reminders({
+      repository,
+      index,
+      schedule: this.schedule,
+      isReady: () => this.progress.ready,
+      changed,
+    });
     this.repository = repository;
     this.queries = queries;
     this.commands = commands;
+  }
+
+  /** Puts an event where its dates and reminders are looked for, or takes it away; the days it touches. */
+  private place(id: string, event: CalendarEvent | null): Extent[] {
+    if (!event) {
+      this.schedule.remove(id);
+      return this.index.remove(id);
+    }
+    const touched = this.index.put(event);
+    this.schedule.put(event);
+    return touched;
   }
 
   /**

@@ -384,6 +384,25 @@ export class Repository {
     });
   }
 
+  /**
+   * Works a record out anew from how it stands in the store, while no other window writes; nothing
+   * is written for null.
+   * @throws RecordError when the record would not fit, ReadOnlyError, or the store's own error.
+   */
+  async renew<T extends RecordType>(
+    type: T,
+    id: string,
+    work: (latest: RecordOf<T> | null) => RecordOf<T> | null,
+  ): Promise<void> {
+    await this.surroundings.alone(async () => {
+      const key = keyOf(type, id);
+      await this.refresh([key]);
+      this.assertWritable();
+      const record = work(this.get(type, id) ?? null);
+      if (record) await this.putNow([{ key, after: checkRecord(type, record) as AnyRecord }]);
+    });
+  }
+
   /** Puts by texts of another store that could not be read there, once each. */
   async putBy(texts: readonly SetAside[]): Promise<void> {
     const known = new Set(this.known.asides.list.map(({ raw }) => raw));

@@ -7,7 +7,7 @@ import { nextWorkday } from '../model/workweek';
 import { inkOf, NO_CATEGORY } from '../colour/inkOf';
 import { parseDate } from '../time/civil';
 import { calendarDefaults, inCalendarZone } from './newEvents';
-import { minutesOf, withMinutes } from './reminders';
+import { minutesOf, withMinutes } from '../reminders/words';
 
 const timed = (from: string, to: string, fields: Partial<CalendarEvent> = {}) =>
   newEvent(

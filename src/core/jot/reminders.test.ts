@@ -1,4 +1,4 @@
-import { sayReminders } from '../calendars/reminders';
+import { sayReminders } from '../reminders/words';
 import { readJot } from './jot';
 import { TUESDAY } from './testing/context';
 

@@ -1,6 +1,7 @@
 import { calendar } from './calendar';
 import { event } from './event';
 import { category, colleague, settings, task } from './others';
+import { reminding } from '../reminders/reminding';
 import { lens } from './view';
 import type { z } from './zod';
 
@@ -11,6 +12,8 @@ interface KindSpec {
   many: string;
   /** Whether each lies on a calendar, and goes where that goes. */
   isOnCalendar: boolean;
+  /** Whether it is something that a backup holds, and not only how this browser stands. */
+  isInBackup: boolean;
 }
 
 /** Every kind of stored record, in the order in which they are loaded: first what the rest is shown with. */
@@ -20,13 +23,39 @@ export const KINDS = {
     one: 'set of settings',
     many: 'sets of settings',
     isOnCalendar: false,
+    isInBackup: true,
   },
-  calendar: { schema: calendar, one: 'calendar', many: 'calendars', isOnCalendar: false },
-  category: { schema: category, one: 'category', many: 'categories', isOnCalendar: false },
-  lens: { schema: lens, one: 'lens', many: 'lenses', isOnCalendar: false },
-  colleague: { schema: colleague, one: 'colleague', many: 'colleagues', isOnCalendar: false },
-  task: { schema: task, one: 'task', many: 'tasks', isOnCalendar: true },
-  event: { schema: event, one: 'event', many: 'events', isOnCalendar: true },
+  reminding: {
+    schema: reminding,
+    one: 'list of reminders that wait',
+    many: 'lists of reminders that wait',
+    isOnCalendar: false,
+    isInBackup: false,
+  },
+  calendar: {
+    schema: calendar,
+    one: 'calendar',
+    many: 'calendars',
+    isOnCalendar: false,
+    isInBackup: true,
+  },
+  category: {
+    schema: category,
+    one: 'category',
+    many: 'categories',
+    isOnCalendar: false,
+    isInBackup: true,
+  },
+  lens: { schema: lens, one: 'lens', many: 'lenses', isOnCalendar: false, isInBackup: true },
+  colleague: {
+    schema: colleague,
+    one: 'colleague',
+    many: 'colleagues',
+    isOnCalendar: false,
+    isInBackup: true,
+  },
+  task: { schema: task, one: 'task', many: 'tasks', isOnCalendar: true, isInBackup: true },
+  event: { schema: event, one: 'event', many: 'events', isOnCalendar: true, isInBackup: true },
 } as const satisfies Record<string, KindSpec>;
 
 export type RecordType = keyof typeof KINDS;

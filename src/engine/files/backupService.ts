@@ -2,7 +2,7 @@ import type { BackupContents, BadRecord } from '@/core/files/backup';
 import { BACKUP_TAIL, backupFile, backupHead, readBackup, recordKey } from '@/core/files/backup';
 import { FileError } from '@/core/files/ics/scan';
 import type { RecordType } from '@/core/model/kinds';
-import { RECORD_TYPES } from '@/core/model/kinds';
+import { KINDS, RECORD_TYPES } from '@/core/model/kinds';
 import type { TypedRecord } from '@/core/model/records';
 import type { EpochMs } from '@/core/time/units';
 import type { Edit } from '../change';
@@ -40,7 +40,7 @@ export class BackupService {
   ) {}
 
   private allRecords(): TypedRecord[] {
-    return RECORD_TYPES.flatMap((type) =>
+    return RECORD_TYPES.filter((type) => KINDS[type].isInBackup).flatMap((type) =>
       this.repository.all(type).map((record) => ({ type, record }) as TypedRecord),
     );
   }
@@ -85,7 +85,7 @@ export class BackupService {
     this.read = { file, contents };
     const { made, records, files, bad } = contents;
     const edits = this.edits(contents);
-    const kinds = RECORD_TYPES.map((type) => {
+    const kinds = RECORD_TYPES.filter((type) => KINDS[type].isInBackup).map((type) => {
       const ofType = edits.filter((edit) => edit.type === type);
       return {
         type,

@@ -8,7 +8,7 @@ import {
   TIMED_REMINDERS,
   WHOLE_DAY_REMINDERS,
   withMinutes,
-} from '@/core/calendars/reminders';
+} from '@/core/reminders/words';
 import type { Calendar } from '@/core/model/calendar';
 import { newCalendar } from '@/core/model/calendar';
 import { nextInkAndMark } from '@/core/model/inks';

@@ -5,7 +5,7 @@ import { Button, Text } from 'react-native-paper';
 import { calendarForNew } from '@/core/calendars/showing';
 import { ownTimes } from '@/core/editing/bothTimes';
 import { draftOf } from '@/core/editing/drafting';
-import { sayReminders } from '@/core/calendars/reminders';
+import { sayReminders } from '@/core/reminders/words';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Calendar } from '@/core/model/calendar';
 import { sayLength, saySpanFrom } from '@/core/time/words';

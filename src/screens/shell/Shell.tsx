@@ -12,6 +12,7 @@ import { useIsWide } from '@/ui/useIsWide';
 import { MessageBar } from './MessageBar';
 import { Navigation } from './Navigation';
 import { Notices } from './Notices';
+import { ReminderBar } from './ReminderBar';
 import { useHelpKey } from './useHelpKey';
 import { useKeptFocus } from './useKeptFocus';
 import { useUndoKeys } from './useUndoKeys';
@@ -48,6 +49,7 @@ export function Shell({ children }: { children: ReactNode }) {
       {isWide && !isSmall && <Navigation isRail />}
       <View role="main" nativeID="main" tabIndex={-1} style={styles.main}>
         <Notices />
+        <ReminderBar />
         {children}
         <MessageBar />
       </View>

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import { sayReminders } from '@/core/calendars/reminders';
+import { sayReminders } from '@/core/reminders/words';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import { sayWorkday, workdayOf } from '@/core/model/workweek';
 import { dayOfWall, MINUTE } from '@/core/time/civil';

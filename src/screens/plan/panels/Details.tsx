@@ -3,7 +3,7 @@ import { Button, Text } from 'react-native-paper';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { homeTimes, ownTimes } from '@/core/editing/bothTimes';
 import { dateAsEvent } from '@/core/editing/series/dates';
-import { sayReminders } from '@/core/calendars/reminders';
+import { sayReminders } from '@/core/reminders/words';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Calendar } from '@/core/model/calendar';
 import { MINUTE } from '@/core/time/civil';
