@@ -44,7 +44,7 @@ export function remindersOfDate(event: CalendarEvent, dateKey: string | null): r
  * When a reminder is due, epoch ms. Whole days before or after follow the clock of `zone`, the rest
  * passes exactly; of a whole-day event all of it follows the clock, from the midnight it begins at.
  */
-export function dueAt(occurrence: Occurrence, reminder: Reminder, zone: string): EpochMs {
+function dueAt(occurrence: Occurrence, reminder: Reminder, zone: string): EpochMs {
   const instant = reminder.from === 'start' ? occurrence.startMs : occurrence.endMs;
   if (occurrence.wholeDay)
     return instantFromWall(wallFromInstant(instant, zone) + reminder.minutes * MINUTE, zone);
