@@ -3,11 +3,10 @@ import type { RecordType } from '@/core/model/kinds';
 import { partsOfId } from '@/engine/queries/whereabouts';
 import type { Announcement } from '@/engine/announcement';
 import type { DayNumber } from '@/core/time/units';
+import { DAYS_A_WEEK } from '@/core/time/civil';
 
 type Key = readonly unknown[];
 type Dependence = (changed: Announcement, key: Key) => boolean;
-
-const DAYS_A_WEEK = 7;
 
 const onKinds =
   (...kinds: RecordType[]): Dependence =>

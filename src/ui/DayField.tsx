@@ -2,13 +2,11 @@ import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Wording } from '@/core/time/words';
-import { sayDay } from '@/core/time/words';
+import { DATED_DAY, sayDay } from '@/core/time/words';
 import type { DayNumber } from '@/core/time/units';
 import { DayPicker } from './DayPicker';
 import { Icon } from './icons/Icon';
 import { usePalette } from './theme/theme';
-
-const FORM = { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' } as const;
 
 interface Props {
   label: string;
@@ -24,7 +22,7 @@ interface Props {
 export function DayField({ label, day, wording, firstWeekday, onChange, error = false }: Props) {
   const palette = usePalette();
   const [isPicking, setPicking] = useState(false);
-  const said = sayDay(day, wording, FORM);
+  const said = sayDay(day, wording, DATED_DAY);
   return (
     <>
       <Pressable

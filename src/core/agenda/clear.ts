@@ -33,7 +33,7 @@ export function clearStretches(
 }
 
 /** Minutes that really pass in stretches of a zone's clock: a night of a clock change has an hour more or less. */
-export const minutesOf = (stretches: readonly Stretch[], zone: string) =>
+export const clearMinutes = (stretches: readonly Stretch[], zone: string) =>
   stretches.reduce(
     (sum, { start, end }) =>
       sum + (instantFromWall(end, zone) - instantFromWall(start, zone)) / MINUTE,

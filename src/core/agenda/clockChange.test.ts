@@ -5,7 +5,7 @@ import { DAY, HOUR, MINUTE, parseDate, parseLocal } from '../time/civil';
 import { instantFromWall } from '../time/zones';
 import type { DayNumber } from '../time/units';
 import { bookedMinutes } from './booked';
-import { clearStretches, minutesOf } from './clear';
+import { clearStretches, clearMinutes } from './clear';
 import { EventIndex } from './eventIndex';
 import { minutesWithin } from './table';
 
@@ -66,7 +66,7 @@ test('booked and clear make up the day, also where it has 23 or 25 hours', () =>
     const found = shown([timed('night', at('00:30'), at('03:15'))], day);
     const booked = bookedMinutes(found, day, day + 1, LONDON)[0]!;
     const clear = clearStretches(day, found, { from: 0, to: 1440 });
-    expect(booked + minutesOf(clear, LONDON)).toBe(hours * 60);
+    expect(booked + clearMinutes(clear, LONDON)).toBe(hours * 60);
   }
 });
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { at, timed, TODAY, wholeDays } from '../testing/occurrences';
 import { agendaDays } from './agendaDays';
 import { bookedMinutes } from './booked';
-import { clearStretches, minutesOf } from './clear';
+import { clearStretches, clearMinutes } from './clear';
 import { dayLoads } from './dayLoads';
 import { spanLoad } from './spanLoad';
 import { groupOccurrences, minutesWithin, totalsOf } from './table';
@@ -19,13 +19,16 @@ test('clear time is what booked events leave of the working hours', () => {
     ],
     HOURS,
   );
-  expect(minutesOf(clear, 'UTC')).toBe(60 + 300);
+  expect(clearMinutes(clear, 'UTC')).toBe(60 + 300);
   expect(clearStretches(TODAY, [], null)).toEqual([]);
 });
 
 test('a day that is taken whole has no clear time; a free whole day takes none', () => {
   const ask = (availability: 'busy' | 'away' | 'free' | 'tentative') =>
-    minutesOf(clearStretches(TODAY, [wholeDays('Day', TODAY, 1, { availability })], HOURS), 'UTC');
+    clearMinutes(
+      clearStretches(TODAY, [wholeDays('Day', TODAY, 1, { availability })], HOURS),
+      'UTC',
+    );
   expect([ask('busy'), ask('away'), ask('free'), ask('tentative')]).toEqual([0, 0, 480, 480]);
 });
 
@@ -38,7 +41,7 @@ test('booked and clear time of the working hours make up the hours', () => {
     fc.property(some, (spans) => {
       const events = spans.map(([from, length], i) => timed(`e${i}`, TODAY, from, from + length));
       const booked = bookedMinutes(events, TODAY, TODAY + 1, 'UTC')[0]!;
-      expect(booked + minutesOf(clearStretches(TODAY, events, HOURS), 'UTC')).toBe(480);
+      expect(booked + clearMinutes(clearStretches(TODAY, events, HOURS), 'UTC')).toBe(480);
     }),
   );
 });

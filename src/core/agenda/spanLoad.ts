@@ -2,7 +2,7 @@ import type { Weekday } from '../time/civil';
 import { startOfWeek } from '../time/civil';
 import type { DayNumber } from '../time/units';
 import { daysOf } from './parts';
-import { clearStretches, minutesOf } from './clear';
+import { clearStretches, clearMinutes } from './clear';
 import type { Occurrence } from './occurrence';
 import { minutesWithin } from './table';
 
@@ -74,7 +74,8 @@ export function spanLoad(
       total += minutes;
     }
     const clear = days.reduce(
-      (sum, there, i) => sum + minutesOf(clearStretches(from + i, there, hoursOf(from + i)), zone),
+      (sum, there, i) =>
+        sum + clearMinutes(clearStretches(from + i, there, hoursOf(from + i)), zone),
       0,
     );
     parts.push({ day, byKey, total, clear });

@@ -7,7 +7,7 @@ import { nextWorkday } from '../model/workweek';
 import { inkOf, NO_CATEGORY } from '../colour/inkOf';
 import { parseDate } from '../time/civil';
 import { calendarDefaults, inCalendarZone } from './newEvents';
-import { minutesOf, withMinutes } from '../reminders/words';
+import { minutesFromStart, withMinutes } from '../reminders/words';
 
 const timed = (from: string, to: string, fields: Partial<CalendarEvent> = {}) =>
   newEvent(
@@ -45,7 +45,7 @@ test('a new event begins with what its calendar says for hours and for whole day
 test('reminders from the end stay when those from the start are chosen anew', () => {
   const end = { minutes: 5, from: 'end' as const };
   const kept = withMinutes([{ minutes: -5, from: 'start' }, end], [0, -60]);
-  expect(minutesOf(kept)).toEqual([-60, 0]);
+  expect(minutesFromStart(kept)).toEqual([-60, 0]);
   expect(kept).toContainEqual(end);
 });
 

@@ -10,7 +10,7 @@ import { otherReadings } from './otherReadings';
 import { understood } from './readings';
 import { datesWithin, lastDayWithin, without } from './repeats';
 import type { JotContext } from './rule';
-import { titleOf } from './title';
+import { withoutParts } from './title';
 
 export type JotPartKind =
   'when' | 'length' | 'place' | 'calendar' | 'category' | 'link' | 'repeat' | 'reminder';
@@ -161,7 +161,7 @@ function closed(pattern: OpenPattern, day: DayNumber): RepeatPattern {
 type Times = Pick<Jot, 'wholeDay' | 'start' | 'end'>;
 
 /** Where an event lies by what was said; a weekday whose time is over is the next one. */
-function timesOf({ day, time, end }: When, said: Said, context: JotContext): Times {
+function timesMeant({ day, time, end }: When, said: Said, context: JotContext): Times {
   const { length } = said;
   if (!time) {
     const days = length?.wholeDays ? length.minutes / (24 * 60) : 1;
@@ -250,7 +250,7 @@ function jotOf(
   const said = saidBy(readings);
   const when = whenSaid(said, context);
   const pattern = patternOf(said, when);
-  const times = timesOf(
+  const times = timesMeant(
     pattern && when.day.isWeekdays ? { ...when, day: { day: context.day } } : when,
     said,
     context,
@@ -265,7 +265,7 @@ function jotOf(
     })),
   );
   return {
-    title: titleOf(line, parts),
+    title: withoutParts(line, parts),
     length: said.length?.minutes ?? null,
     saysDay: Boolean(said.day ?? said.stretch ?? said.soon ?? said.partOfDay?.day),
     saysTime: Boolean(said.time ?? said.stretch ?? said.soon ?? said.partOfDay),

@@ -8,7 +8,7 @@ const DANGLING = new RegExp(
 const TAKEN_WITH_SIGNS = new RegExp(`(?:\\s+[,;–-]+)?\\s*${TAKEN}+(?:\\s*[,;–-]+(?=\\s))?`, 'g');
 
 /** What is left of a line when its parts are taken, without words and signs that led to them. */
-export function titleOf(line: string, parts: readonly { from: number; to: number }[]): string {
+export function withoutParts(line: string, parts: readonly { from: number; to: number }[]): string {
   let rest = line;
   for (const { from, to } of parts)
     rest = rest.slice(0, from) + TAKEN.repeat(to - from) + rest.slice(to);

@@ -1,6 +1,6 @@
 import type { Occurrence } from '../agenda/occurrence';
 import type { Weekday } from '../time/civil';
-import { startOfWeek } from '../time/civil';
+import { DAYS_A_WEEK, startOfWeek } from '../time/civil';
 import type { DayNumber } from '../time/units';
 import { daysOf, isTop } from '../agenda/parts';
 
@@ -39,8 +39,6 @@ export interface GridWeek {
   lines: number;
 }
 
-const DAYS = 7;
-
 /** Long ones first, so that they lie on the same line across the week; then by time. */
 function byLine(a: Stretch, b: Stretch): number {
   const isLong = (s: Stretch) => Number(isTop(s.occurrence) || s.columns > 1);
@@ -59,7 +57,7 @@ function stretchIn(
   const column = offsets.findIndex((offset) => day + offset >= first);
   const columns = offsets.filter((offset) => day + offset >= first && day + offset < past).length;
   if (columns === 0) return null;
-  return { occurrence, column, columns, cutStart: first < day, cutEnd: past > day + DAYS };
+  return { occurrence, column, columns, cutStart: first < day, cutEnd: past > day + DAYS_A_WEEK };
 }
 
 const cellsOf = ({ column, columns }: Stretch) =>
@@ -71,7 +69,7 @@ export function weeksOf(
   firstWeekday: Weekday,
 ): Pick<GridFrame, 'fromDay' | 'weeks' | 'offsets'> {
   const fromDay = startOfWeek(days[0]!, firstWeekday);
-  const offsets = days.filter((day) => day < fromDay + DAYS).map((day) => day - fromDay);
+  const offsets = days.filter((day) => day < fromDay + DAYS_A_WEEK).map((day) => day - fromDay);
   return { fromDay, weeks: days.length / offsets.length, offsets };
 }
 
@@ -88,7 +86,7 @@ function onLines(stretches: readonly Stretch[], width: number): GridBar[] {
 }
 
 function layoutWeek(frame: GridFrame, occurrences: readonly Occurrence[], week: number): GridWeek {
-  const day = frame.fromDay + week * DAYS;
+  const day = frame.fromDay + week * DAYS_A_WEEK;
   const { offsets } = frame;
   const stretches = occurrences.flatMap((o) => stretchIn(o, day, offsets) ?? []);
   const bars = onLines(stretches.sort(byLine), offsets.length);

@@ -26,7 +26,7 @@ export const WHOLE_DAY_REMINDERS = [
 ] as const;
 
 /** Minutes of the reminders that count from the start. */
-export const minutesOf = (reminders: readonly Reminder[]): number[] =>
+export const minutesFromStart = (reminders: readonly Reminder[]): number[] =>
   reminders.flatMap(({ from, minutes }) => (from === 'start' ? [minutes] : []));
 
 /** Reminders at these minutes from the start, beside those that count from the end. */

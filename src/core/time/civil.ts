@@ -12,6 +12,7 @@ import type { DayNumber, MinuteOfDay, WallMs } from './units';
 export const MINUTE = 60_000;
 export const HOUR = 60 * MINUTE;
 export const DAY = 24 * HOUR;
+export const DAYS_A_WEEK = 7;
 
 /** Weekdays as this project counts them: 0 is Monday, 6 is Sunday (ISO 8601 order). */
 export type Weekday = 0 | 1 | 2 | 3 | 4 | 5 | 6;

@@ -76,6 +76,12 @@ export const LONG_DAY = {
   month: 'long',
   year: 'numeric',
 } as const;
+export const DATED_DAY = {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+} as const;
 export const SHORT_DAY = { weekday: 'short', day: 'numeric', month: 'short' } as const;
 
 /** The days from `from` to before `to`: "23 – 29 November", or "… Nov" when it is to be short, with the year when it isn't `thisYear`. */

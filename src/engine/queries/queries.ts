@@ -13,7 +13,7 @@ import type { Category, Settings } from '@/core/model/others';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import type { Lens } from '@/core/model/view';
 import type { SweepStep } from '@/core/tidy/sweep';
-import { dayOfWall, MINUTE } from '@/core/time/civil';
+import { dayOfWall, DAYS_A_WEEK, MINUTE } from '@/core/time/civil';
 import type { ZoneEntry } from '@/core/time/zoneNames';
 import { describeZone, zonesToChoose } from '@/core/time/zoneNames';
 import type { DayNumber, EpochMs } from '@/core/time/units';
@@ -45,7 +45,6 @@ export interface LastLike {
   minutes: number | null;
 }
 
-const DAYS_A_WEEK = 7;
 const DAYS_A_YEAR = 366;
 
 /** Everything that can be asked. Nothing here changes anything. */

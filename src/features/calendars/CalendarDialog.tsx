@@ -4,7 +4,7 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { alikeInks, freeInk, inkName } from '@/core/calendars/inks';
 import {
-  minutesOf,
+  minutesFromStart,
   TIMED_REMINDERS,
   WHOLE_DAY_REMINDERS,
   withMinutes,
@@ -100,7 +100,7 @@ function Defaults({ form, set }: { form: Calendar; set(fields: Partial<Calendar>
       <ToggleGroup
         name="Remind me of events with a time"
         options={TIMED_REMINDERS}
-        chosen={minutesOf(form.defaultReminders)}
+        chosen={minutesFromStart(form.defaultReminders)}
         onChange={(minutes) =>
           set({ defaultReminders: withMinutes(form.defaultReminders, minutes) })
         }
@@ -108,7 +108,7 @@ function Defaults({ form, set }: { form: Calendar; set(fields: Partial<Calendar>
       <ToggleGroup
         name="Remind me of whole days"
         options={WHOLE_DAY_REMINDERS}
-        chosen={minutesOf(form.defaultWholeDayReminders)}
+        chosen={minutesFromStart(form.defaultWholeDayReminders)}
         onChange={(minutes) =>
           set({ defaultWholeDayReminders: withMinutes(form.defaultWholeDayReminders, minutes) })
         }

@@ -6,11 +6,9 @@ import { wallOf } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { parseLocal, dayOfWall } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
-import { sayDay, saySpan } from '@/core/time/words';
+import { DATED_DAY, sayDay, saySpan } from '@/core/time/words';
 import { useDo } from '@/data/commands';
 import { usePalette } from '@/ui/theme/theme';
-
-const FORM = { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' } as const;
 
 /** What is different about a changed date, in words. */
 function sayChange(event: CalendarEvent, key: string, wording: Wording): string {
@@ -41,7 +39,7 @@ export function ExceptionList({ event, wording }: { event: CalendarEvent; wordin
       <Text style={styles.head}>Skipped and changed dates</Text>
       <View role="list" aria-label="Skipped and changed dates">
         {exceptions.map(({ key, isSkipped }) => {
-          const day = sayDay(dayOfWall(parseLocal(key)), wording, FORM);
+          const day = sayDay(dayOfWall(parseLocal(key)), wording, DATED_DAY);
           return (
             <View
               role="listitem"

@@ -12,7 +12,7 @@ import { useForesight } from '@/data/queries';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
 
-const FORM = { weekday: 'short', day: 'numeric', month: 'short', year: '2-digit' } as const;
+const DAY_AND_YEAR = { weekday: 'short', day: 'numeric', month: 'short', year: '2-digit' } as const;
 
 function notesOf({ clashes, closure, hours }: ForeseenDate): string {
   const [first, ...more] = clashes;
@@ -68,7 +68,7 @@ export function Foresight({
               color={notes ? palette.amber : palette.accent}
             />
             <Text variant="bodySmall" style={styles.text}>
-              {saySpan(date, wording, FORM)}
+              {saySpan(date, wording, DAY_AND_YEAR)}
               {where}
               {notes ? ` — ${notes}` : ''}
             </Text>

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { clearStretches, minutesOf } from '@/core/agenda/clear';
+import { clearStretches, clearMinutes } from '@/core/agenda/clear';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
@@ -30,7 +30,7 @@ function clearLeft({ occurrences, now, workweek, zone }: Omit<Props, 'wording'>)
   const { hours } = workdayOf(day, workweek);
   const from = Math.max(hours?.from ?? 0, minuteOfDay(now));
   if (!hours || from >= hours.to) return 0;
-  return minutesOf(clearStretches(day, occurrences, { from, to: hours.to }), zone);
+  return clearMinutes(clearStretches(day, occurrences, { from, to: hours.to }), zone);
 }
 
 /** What is now and what is next, with the time left, and how much of today is still clear. */

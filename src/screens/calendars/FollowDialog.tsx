@@ -17,7 +17,7 @@ import { STAND_INS } from '@/features/calendars/StandInState';
 
 const HOURLY = 60;
 
-type Step =
+type Stage =
   | { kind: 'ask'; problem: string | null }
   | { kind: 'looking' }
   | { kind: 'found'; look: FeedLook; file: File | null };
@@ -35,7 +35,7 @@ export function FollowDialog({
   const [address, setAddress] = useState('');
   const [name, setName] = useState('');
   const [isClosures, setClosures] = useState(false);
-  const [step, setStep] = useState<Step>({ kind: 'ask', problem: null });
+  const [step, setStep] = useState<Stage>({ kind: 'ask', problem: null });
   const input = useRef<HTMLInputElement>(null);
 
   async function look(where: string, file: File | null = null) {

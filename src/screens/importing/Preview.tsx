@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { EventTime } from '@/core/model/common';
 import { wallOf } from '@/core/model/common';
-import { count, saySpan } from '@/core/time/words';
+import { count, DATED_DAY, saySpan } from '@/core/time/words';
 import { titleOf } from '@/core/model/titleOf';
 import { usePreferences } from '@/data/preferences';
 import type { ImportPreview, ImportRow } from '@/engine/files/importer';
@@ -15,8 +15,6 @@ const FATE_WORDS = {
   unchanged: 'no change',
   older: 'older, stays out',
 } as const;
-const FORM = { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' } as const;
-
 const zoneOf = (time: EventTime) =>
   time.kind === 'zoned' ? ` (${time.zone.split('/').at(-1)!.replaceAll('_', ' ')})` : '';
 
@@ -33,7 +31,7 @@ function Row({ row }: { row: ImportRow }) {
       <View style={styles.text}>
         <Text style={styles.title}>{titleOf(row)}</Text>
         <Text variant="bodySmall" style={{ color: palette.dim }}>
-          {saySpan(span, wording, FORM)}
+          {saySpan(span, wording, DATED_DAY)}
           {zoneOf(row.start)}
           {row.repeats ? ' · repeats' : ''}
         </Text>

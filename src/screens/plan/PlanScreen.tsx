@@ -1,6 +1,6 @@
 import Head from 'expo-router/head';
 import { StyleSheet, View } from 'react-native';
-import { DAY, dayOfWall, startOfWeek } from '@/core/time/civil';
+import { DAY, dayOfWall, DAYS_A_WEEK, startOfWeek } from '@/core/time/civil';
 import { suits } from '@/core/view/forms';
 import { cityOf } from '@/core/time/zoneNames';
 import { turnName } from '@/core/view/spanWords';
@@ -20,8 +20,6 @@ import { SheetForm } from './SheetForm';
 import { useStableHands } from './sheet/useStableHands';
 import { usePlanKeys, useRemoveKey } from './usePlanKeys';
 import { FORM_DEFS } from './view/forms';
-
-const DAYS_A_WEEK = 7;
 
 /** The sheet in whichever form it is seen, and everything that is done on it. */
 export function PlanScreen() {

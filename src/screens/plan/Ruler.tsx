@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { GestureResponderEvent } from 'react-native';
 import { StyleSheet, View } from 'react-native';
-import { officeWeek, weekdayOf } from '@/core/time/civil';
+import { DAYS_A_WEEK, officeWeek, weekdayOf } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayHours } from '@/core/time/words';
 import type { DayNumber } from '@/core/time/units';
@@ -10,7 +10,6 @@ import { useWeeklyLoad } from '@/data/queries';
 import { usePalette } from '@/ui/theme/theme';
 import { RulerWeek } from './RulerWeek';
 
-const DAYS = 7;
 /** Room for a week on the ruler, in px. */
 const WEEK_ROOM = 30;
 export const RULER_HEIGHT = 48;
@@ -40,16 +39,16 @@ export function Ruler({ weekStart, weeksShown, zone, query, wording, onGo }: Pro
   // The ruler stands still while the week shown lies on it, so that it can be dragged along.
   const [origin, setOrigin] = useState(weekStart);
   const behind = Math.floor(weeks / 3);
-  const offset = (weekStart - origin) / DAYS;
+  const offset = (weekStart - origin) / DAYS_A_WEEK;
   if (offset < -behind || offset > weeks - behind - 2) setOrigin(weekStart);
-  const from = origin - behind * DAYS;
+  const from = origin - behind * DAYS_A_WEEK;
   const { data: load = [] } = useWeeklyLoad(from, weeks, zone, query);
   const most = Math.max(1, ...load);
   const week = width / weeks;
 
   function goTo(event: GestureResponderEvent) {
     const index = Math.max(0, Math.min(weeks - 1, Math.floor(event.nativeEvent.locationX / week)));
-    if (from + index * DAYS !== weekStart) onGo(from + index * DAYS);
+    if (from + index * DAYS_A_WEEK !== weekStart) onGo(from + index * DAYS_A_WEEK);
   }
 
   function onKeyDown(event: { key: string; preventDefault(): void }) {
@@ -63,10 +62,10 @@ export function Ruler({ weekStart, weeksShown, zone, query, wording, onGo }: Pro
     }[event.key];
     if (!step) return;
     event.preventDefault();
-    onGo(weekStart + step * DAYS);
+    onGo(weekStart + step * DAYS_A_WEEK);
   }
 
-  const shown = (weekStart - from) / DAYS;
+  const shown = (weekStart - from) / DAYS_A_WEEK;
   return (
     <View
       {...{ onKeyDown }}
@@ -86,7 +85,7 @@ export function Ruler({ weekStart, weeksShown, zone, query, wording, onGo }: Pro
     >
       {width > 0 &&
         Array.from({ length: weeks }, (_, i) => {
-          const day = from + i * DAYS;
+          const day = from + i * DAYS_A_WEEK;
           return (
             <RulerWeek
               key={day}

@@ -1,10 +1,9 @@
 import { memo } from 'react';
-import { civilDate } from '@/core/time/civil';
+import { civilDate, DAYS_A_WEEK } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayDay } from '@/core/time/words';
 import type { DayNumber } from '@/core/time/units';
 
-const DAYS = 7;
 const BAR_HEIGHT = 26;
 /** A week without anything shows as a low bar. */
 const LEAST = 4;
@@ -24,7 +23,7 @@ interface Props {
 /** A week on the ruler: a bar as tall as it is booked, under the bracket of those that are shown. */
 export const RulerWeek = memo(function RulerWeek(props: Props) {
   const { day, left, width, share, shown, wording } = props;
-  const startsMonth = civilDate(day).day <= DAYS;
+  const startsMonth = civilDate(day).day <= DAYS_A_WEEK;
   return (
     <div className={`ruler-week${shown ? ' ruler-shown' : ''}`} style={{ left, width }}>
       {startsMonth && (

@@ -5,7 +5,7 @@ import { sayClock } from '@/core/editing/bothTimes';
 import { wallOnClock } from '@/core/editing/times';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
-import { count, saySpan } from '@/core/time/words';
+import { count, DATED_DAY, saySpan } from '@/core/time/words';
 import { titleOf } from '@/core/model/titleOf';
 import { useDo } from '@/data/commands';
 import { useEngine } from '@/data/engineContext';
@@ -21,8 +21,6 @@ import { usePalette } from '@/ui/theme/theme';
 
 /** Rows shown at once; bringing some back or clearing shows the others. */
 const ROWS = 200;
-const FORM = { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' } as const;
-
 function RemovedRow({ event }: { event: CalendarEvent }) {
   const palette = usePalette();
   const { wording, clock, zone: home } = usePreferences();
@@ -41,7 +39,7 @@ function RemovedRow({ event }: { event: CalendarEvent }) {
       <View style={styles.text}>
         <Text style={styles.title}>{titleOf(event)}</Text>
         <Text variant="bodySmall" style={{ color: palette.dim }}>
-          {saySpan(span, wording, FORM) + sayClock(span, clock, home)}
+          {saySpan(span, wording, DATED_DAY) + sayClock(span, clock, home)}
           {isSeries(event) ? ' · all dates of a series' : ''}
         </Text>
       </View>

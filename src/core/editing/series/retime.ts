@@ -23,8 +23,8 @@ function withEnd(rule: Rule, old: Rule, event: CalendarEvent, { count, last }: F
   return { ...rule, until: untilAt(last, kind, instantAt(event, last)) };
 }
 
-/** The wall time that a planned date has once its event turned into whole days, or got hours. */
-function turned(wall: WallMs, before: EventTime, after: EventTime): number {
+/** The wall time that a planned date has once its event onTurnedDay into whole days, or got hours. */
+function onTurnedDay(wall: WallMs, before: EventTime, after: EventTime): number {
   const wasDate = before.kind === 'date';
   const isDate = after.kind === 'date';
   if (wasDate === isDate) return wall;
@@ -71,7 +71,7 @@ function shiftThatFits(
     throw new RefusedEdit('It repeats several times a day, so its dates can’t last whole days.');
   // Hours come and go by themselves; what is shifted then is the day.
   const goal = turns ? at + (dayOfWall(wallOf(to)) - dayOfWall(at)) * DAY : wallOf(to);
-  const turn = (wall: WallMs) => turned(wall, event.start, to);
+  const turn = (wall: WallMs) => onTurnedDay(wall, event.start, to);
   for (const shifted of shiftsOf(series, at, goal)) {
     const fit = fitted(series, shifted, zoneOf(to), turn);
     if (fit) return { shifted, fit };
@@ -90,7 +90,7 @@ function uniformShift(
   const isTurned = isWholeDay(event) !== (to.kind === 'date');
   const clock = isTurned ? 0 : wallOf(to) - parseLocal(key) - by;
   const map = (wall: WallMs) => wall + by + clock;
-  const start = turned(map(series.start), event.start, to);
+  const start = onTurnedDay(map(series.start), event.start, to);
   return {
     shifted: { rule: series.rule, map },
     fit: { start, rule: series.rule, count: null, last: null, surplus: [] },
@@ -125,7 +125,7 @@ export function retimed(
   };
   const goes = (wall: WallMs) => {
     const to = shifted.map(wall);
-    return to === null ? null : turned(to, event.start, goal.start);
+    return to === null ? null : onTurnedDay(to, event.start, goal.start);
   };
   const series = seriesOf(event);
   const extraDates = event.extraDates.map((date, i) => {

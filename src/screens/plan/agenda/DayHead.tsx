@@ -1,7 +1,7 @@
 import { Pressable, StyleSheet, Text, View } from 'react-native';
 import type { AgendaDay } from '@/core/agenda/agendaDays';
 import { bookedMinutes } from '@/core/agenda/booked';
-import { minutesOf } from '@/core/agenda/clear';
+import { clearMinutes } from '@/core/agenda/clear';
 import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayDay, sayHours, sayLength } from '@/core/time/words';
@@ -36,7 +36,7 @@ export function DayHead({
   const { day, lines } = agendaDay;
   const events = lines.flatMap((line) => (line.kind === 'event' ? [line.occurrence] : []));
   const booked = bookedMinutes(events, day, day + 1, zone)[0] ?? 0;
-  const clear = minutesOf(
+  const clear = clearMinutes(
     lines.filter((line) => line.kind === 'clear'),
     zone,
   );

@@ -5,7 +5,7 @@ import { inkOf } from '@/core/colour/inkOf';
 import type { Span } from '@/core/layout/drag';
 import { weeksOf } from '@/core/layout/grid';
 import { daysOf, takesDay } from '@/core/agenda/parts';
-import { dayOfWall, MINUTE } from '@/core/time/civil';
+import { dayOfWall, DAYS_A_WEEK, MINUTE } from '@/core/time/civil';
 import { weekdayName } from '@/core/time/words';
 import type { DayNumber } from '@/core/time/units';
 import type { Calendar } from '@/core/model/calendar';
@@ -23,7 +23,6 @@ import { HEAD } from './geometry';
 import { placeInGrid, spotInGrid } from './placeInGrid';
 import { useGridLayout } from './useGridLayout';
 
-const DAYS = 7;
 const NONE: readonly Wash[] = [];
 
 /** The washes of the events that take a day, by day. */
@@ -109,7 +108,9 @@ export function Grid(props: FormProps) {
   const focus = draft ?? occurrences.find(({ id }) => id === selectedId);
   const focusDay = focus && dayOfWall(focus.start);
   useEffect(() => {
-    const week = layout.weeks.find(({ day }) => focusDay !== undefined && focusDay < day + DAYS);
+    const week = layout.weeks.find(
+      ({ day }) => focusDay !== undefined && focusDay < day + DAYS_A_WEEK,
+    );
     if (covered > 0 && week) scroller.current?.scrollTo({ y: week.y, animated: false });
   }, [focusDay, layout, covered, scroller]);
 
@@ -165,10 +166,10 @@ export function Grid(props: FormProps) {
                       within: isHere(day),
                       open: day === shownDay,
                       draft: isDraft(day),
+                      tall: !isWide,
+                      narrow: isNarrow,
                     }}
                     bookedMinutes={content.bookedOn(day)}
-                    isTall={!isWide}
-                    isNarrow={isNarrow}
                     washes={washes.get(day) ?? NONE}
                     workweek={settings.workweek}
                     wording={wording}

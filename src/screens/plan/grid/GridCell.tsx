@@ -22,12 +22,12 @@ interface Props {
     open: boolean;
     /** Whether it lies where what is being added would. */
     draft: boolean;
+    /** Whether hours stand under the number, and not beside it. */
+    tall: boolean;
+    /** Whether a press anywhere on it shows the day under the grid. */
+    narrow: boolean;
   };
   bookedMinutes: number;
-  /** Whether hours stand under the number, and not beside it. */
-  isTall: boolean;
-  /** Whether a press anywhere on it shows the day under the grid. */
-  isNarrow: boolean;
   /** Of the whole-day events that take the day. */
   washes: readonly Wash[];
   workweek: Workweek;
@@ -37,7 +37,7 @@ interface Props {
 
 /** A day of the grid: its number, which opens it in place, on the ground of how it stands. */
 export const GridCell = memoPlaced(function GridCell(props: Props) {
-  const { day, at, is, bookedMinutes, isNarrow, washes, workweek, wording } = props;
+  const { day, at, is, bookedMinutes, washes, workweek, wording } = props;
   const isOff = workdayOf(day, workweek).hours === null;
   const { day: number } = civilDate(day);
   const label =
@@ -48,7 +48,7 @@ export const GridCell = memoPlaced(function GridCell(props: Props) {
     ...(is.today ? ['sheet-today'] : isOff ? ['grid-cell-off'] : []),
     ...(is.within ? [] : ['grid-cell-beyond']),
     ...(is.draft ? ['grid-cell-draft'] : []),
-    ...(isNarrow && is.open ? ['grid-cell-shown'] : []),
+    ...(is.narrow && is.open ? ['grid-cell-shown'] : []),
   ].join(' ');
   return (
     <div className={ground} style={{ ...at }}>
@@ -58,14 +58,14 @@ export const GridCell = memoPlaced(function GridCell(props: Props) {
       <button
         type="button"
         data-nodrag
-        {...(isNarrow ? { 'aria-pressed': is.open } : { 'aria-expanded': is.open })}
-        aria-label={`${name}. ${isNarrow ? 'Show' : is.open ? 'Close' : 'Open'} the day`}
+        {...(is.narrow ? { 'aria-pressed': is.open } : { 'aria-expanded': is.open })}
+        aria-label={`${name}. ${is.narrow ? 'Show' : is.open ? 'Close' : 'Open'} the day`}
         onClick={() => props.onOpenDay(day)}
-        className={props.isTall && !isNarrow ? 'grid-head grid-head-tall' : 'grid-head'}
-        style={{ height: isNarrow ? '100%' : props.head }}
+        className={is.tall && !is.narrow ? 'grid-head grid-head-tall' : 'grid-head'}
+        style={{ height: is.narrow ? '100%' : props.head }}
       >
         <span className="grid-number">{label}</span>
-        {bookedMinutes > 0 && !isNarrow && <span>{sayHoursTight(bookedMinutes)}</span>}
+        {bookedMinutes > 0 && !is.narrow && <span>{sayHoursTight(bookedMinutes)}</span>}
       </button>
     </div>
   );

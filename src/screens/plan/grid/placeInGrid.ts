@@ -1,14 +1,12 @@
 import type { Span, Spot } from '@/core/layout/drag';
-import { DAY, dayOfWall } from '@/core/time/civil';
+import { DAY, dayOfWall, DAYS_A_WEEK } from '@/core/time/civil';
 import type { Box } from '../sheet/Ghost';
 import type { GridLayout } from './useGridLayout';
-
-const DAYS = 7;
 
 /** Where the draft of a dragged event lies: across its cells of the week that it begins in. */
 export function placeInGrid(span: Span, layout: GridLayout): Box | null {
   const day = dayOfWall(span.start);
-  const week = layout.weeks.find((each) => day >= each.day && day < each.day + DAYS);
+  const week = layout.weeks.find((each) => day >= each.day && day < each.day + DAYS_A_WEEK);
   if (!week) return null;
   const { offsets } = layout;
   const past = Math.max(day + 1, Math.ceil(span.end / DAY));

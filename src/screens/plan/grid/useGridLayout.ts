@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { GridFrame, GridWeek } from '@/core/layout/grid';
 import { layoutGrid } from '@/core/layout/grid';
+import { DAYS_A_WEEK } from '@/core/time/civil';
 import type { Detail } from '@/core/model/view';
 import type { Scale } from '@/core/view/scale';
 import {
@@ -15,8 +16,6 @@ import {
   NARROW_WEEK,
   PADDING,
 } from './geometry';
-
-const DAYS = 7;
 
 /** A week of the grid with its place, in px. */
 export interface PlacedWeek extends GridWeek {
@@ -65,7 +64,7 @@ function placeWeeks(frame: Frame, occurrences: readonly Occurrence[]): GridLayou
   const usual = Math.max(head + BAR_LINE, Math.round(fit * scale.zoom));
   const titleLine = Math.round(LINE[size] * scale.line);
   const line = detail === 'titles' ? titleLine : BAR_LINE;
-  const openWeek = openDay === null ? null : Math.floor((openDay - fromDay) / DAYS);
+  const openWeek = openDay === null ? null : Math.floor((openDay - fromDay) / DAYS_A_WEEK);
   const fitting = Math.max(1, Math.floor((usual - head - PADDING) / line));
   const lines = detail === 'marks' ? Infinity : fitting;
   const placed: PlacedWeek[] = [];

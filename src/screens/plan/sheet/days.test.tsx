@@ -128,7 +128,14 @@ test('counts of what lies outside the shown hours say whose day it is, and show 
 });
 
 describe('a cell of the grid', () => {
-  const USUAL = { today: false, within: true, open: false, draft: false };
+  const USUAL = {
+    today: false,
+    within: true,
+    open: false,
+    draft: false,
+    tall: false,
+    narrow: false,
+  };
 
   function drawCell(fields: Partial<Parameters<typeof GridCell>[0]> = {}) {
     const onOpenDay = jest.fn();
@@ -139,8 +146,6 @@ describe('a cell of the grid', () => {
         is={USUAL}
         head={22}
         bookedMinutes={330}
-        isNarrow={false}
-        isTall={false}
         washes={[]}
         workweek={workweek}
         wording={WORDING}

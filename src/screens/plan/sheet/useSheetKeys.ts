@@ -27,13 +27,13 @@ const ARROWS: Record<string, { x: number; y: number }> = {
 const DAYS_A_WEEK = 7;
 
 /** What an arrow means in time: slots and days to go on. */
-export interface Step {
+export interface KeyStep {
   slots: number;
   days: number;
 }
 
 /** An arrow as a step in time, by where time runs on a form. */
-export function stepOf({ x, y }: { x: number; y: number }, axis: Axis): Step {
+export function stepOf({ x, y }: { x: number; y: number }, axis: Axis): KeyStep {
   if (axis === 'across') return { slots: x, days: y };
   return axis === 'down' ? { slots: y, days: x } : { slots: 0, days: x + y * DAYS_A_WEEK };
 }
@@ -57,7 +57,7 @@ export function neighbour(
 }
 
 /** A span after one press of an arrow: moved, or with its end stretched. */
-export function nudge(span: Span, step: Step, slot: number, isStretch: boolean): Span {
+export function nudge(span: Span, step: KeyStep, slot: number, isStretch: boolean): Span {
   const wholeDays = step.days || step.slots;
   if (isStretch) {
     const day = dayOfWall(span.end - 1) + (span.wholeDay ? wholeDays : step.days);
@@ -95,7 +95,7 @@ export function useSheetKeys(sheet: RefObject<HTMLElement | null>, callbacks: Ke
       latest.current.onDrop(id, span);
     }
 
-    function nudgeBar(id: string, step: Step, isStretch: boolean) {
+    function nudgeBar(id: string, step: KeyStep, isStretch: boolean) {
       const target = latest.current.target(id);
       if (!target) return;
       if (target.refusal) {

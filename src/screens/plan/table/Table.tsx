@@ -84,7 +84,6 @@ export function Table({ place, content, look, hands }: FormProps) {
           lineScale={preferences.scale.line}
           selectedId={selectedId}
           covered={covered}
-          isPinned={!isWide}
           onSort={sortBy}
           onOpen={onOpen}
         />

@@ -3,6 +3,7 @@ import { useCallback, useRef } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { TableSetting } from '@/core/agenda/tableColumns';
 import type { TableColumn, TableSetup } from '@/core/model/view';
+import { useIsWide } from '@/ui/useIsWide';
 import { TableHead } from './TableHead';
 import { TableRow } from './TableRow';
 import type { TableLine } from './useTableLines';
@@ -23,8 +24,6 @@ interface Props {
   selectedId: string | null;
   /** Height of the panel that lies on the table, in px. */
   covered: number;
-  /** Whether the title stays in sight when the other columns are scrolled. */
-  isPinned: boolean;
   onSort(column: TableColumn): void;
   onOpen(occurrence: Occurrence): void;
 }
@@ -46,6 +45,8 @@ function Space({ height, columns }: { height: number; columns: number }) {
 /** The lines of the table, as far as they are in sight: there may be thousands. */
 export function TableBody(props: Props) {
   const { lines, setup, setting, categoryInks, lineScale, selectedId } = props;
+  // Where there is little room, the title stays in sight when the other columns are scrolled.
+  const isWide = useIsWide();
   const scroller = useRef<HTMLDivElement>(null);
   // Another function would have it measure thousands of lines anew, at every frame of a scroll.
   const keyOf = useCallback((index: number) => keyOfLine(lines[index]!, index), [lines]);
@@ -67,10 +68,7 @@ export function TableBody(props: Props) {
   const { columns } = setup;
   return (
     <div ref={scroller} className="table-scroller" role="region" aria-label={props.name}>
-      <table
-        className={props.isPinned ? 'table table-pinned' : 'table'}
-        aria-rowcount={lines.length + 1}
-      >
+      <table className={isWide ? 'table' : 'table table-pinned'} aria-rowcount={lines.length + 1}>
         <TableHead setup={setup} onSort={props.onSort} />
         <tbody>
           <Space height={before} columns={columns.length} />

@@ -2,7 +2,7 @@ import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mix } from '@/core/colour/colour';
 import type { Weekday } from '@/core/time/civil';
-import { civilDate, daysInMonth, startOfWeek } from '@/core/time/civil';
+import { civilDate, DAYS_A_WEEK, daysInMonth, startOfWeek } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { count, LONG_DAY, sayDay, sayHours, weekdayName } from '@/core/time/words';
 import type { DayNumber } from '@/core/time/units';
@@ -33,8 +33,6 @@ interface Props {
   onChoose(day: DayNumber): void;
 }
 
-const DAYS = 7;
-
 /** The ground of a day, and the colour of its number on it. */
 export function shadeColours(shade: Shade, palette: Palette): { ground: string; number: string } {
   if (shade === 0) return { ground: palette.sheet, number: palette.ink };
@@ -58,7 +56,7 @@ export const Month = memo(function Month(props: Props) {
         {name}
       </Title>
       <div className="year-days">
-        {Array.from({ length: DAYS }, (_, i) => (
+        {Array.from({ length: DAYS_A_WEEK }, (_, i) => (
           <div key={i} aria-hidden className="year-weekday" style={{ color: palette.dim }}>
             {weekdayName(firstDay - before + i).charAt(0)}
           </div>
