@@ -6,7 +6,7 @@ import { DAY } from '../time/civil';
 import { instantFromWall, wallFromInstant } from '../time/zones';
 import type { EpochMs, WallMs } from '../time/units';
 import type { Extent } from './extent';
-import { extentOf, extentOfSeries, ZONE_REACH } from './extent';
+import { extentOf, ZONE_REACH } from './extent';
 import type { Occurrence, Window } from './occurrence';
 import { byStart } from './occurrence';
 import type { Basis } from './series';
@@ -97,8 +97,9 @@ export class EventIndex {
     if (event.removedAt !== undefined) return before;
     const series = compileSeries(event);
     if (series) {
-      this.series.set(event.id, { event, dates: new SeriesDates(series) });
-      return [...before, extentOfSeries(series)];
+      const dates = new SeriesDates(series);
+      this.series.set(event.id, { event, dates });
+      return [...before, dates.extent];
     }
     const single: Single = { event, ...placed(event) };
     this.singles.set(event.id, single);
@@ -111,7 +112,7 @@ export class EventIndex {
     const series = this.series.get(id);
     if (series) {
       this.series.delete(id);
-      return [extentOfSeries(series.dates.series)];
+      return [series.dates.extent];
     }
     const single = this.singles.get(id);
     if (!single) return [];

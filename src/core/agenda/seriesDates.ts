@@ -4,6 +4,7 @@ import type { Frequency, Rule } from '../recurrence/rule';
 import { DAY, HOUR } from '../time/civil';
 import { instantFromWall } from '../time/zones';
 import type { WallMs } from '../time/units';
+import type { Extent } from './extent';
 import { extentOfSeries } from './extent';
 import type { CompiledSeries, PlacedChange } from './series';
 import { dateKeyOf, reachOf } from './series';
@@ -89,8 +90,8 @@ export class SeriesDates {
   private readonly reach: number;
   /** Where the first date may lie: an extra one can come before the rule's. */
   private readonly earliest: number;
-  /** Where the last one has ended in any zone, wall ms; Infinity where that is not known without counting. */
-  private readonly latest: number;
+  /** The days that it may touch; without end where that is not known without counting. */
+  readonly extent: Extent;
   /** Whether its dates around any window may be very many. */
   readonly isMany: boolean;
   /** About what it costs to work out one stretch: in dates, with the work of beginning one. */
@@ -100,19 +101,19 @@ export class SeriesDates {
     this.reach = reachOf(series);
     // An event may have more of them than a call can take.
     this.earliest = series.extra.reduce((least, wall) => Math.min(least, wall), series.start);
-    this.latest = extentOfSeries(series).to * DAY;
+    this.extent = extentOfSeries(series);
     this.isMany = this.reach > FAR || isDense(series, this.reach);
     this.aStretch = BEGINNING + (series.rule ? mostADay(series.rule) * (BLOCK / DAY) : 0);
   }
 
   /** Whether the series begins later than a window, or has ended before it. */
   private isBeside({ from, to }: Pick<Around, 'from' | 'to'>): boolean {
-    return this.earliest > to + this.reach || this.latest <= from;
+    return this.earliest > to + this.reach || this.extent.to * DAY <= from;
   }
 
   /** The stretches that dates around a window may lie in. */
   private indexesAround({ from, to }: Pick<Around, 'from' | 'to'>): number[] {
-    const high = Math.min(to + this.reach, this.latest);
+    const high = Math.min(to + this.reach, this.extent.to * DAY);
     const indexes: number[] = [];
     for (let index = Math.floor((from - this.reach) / BLOCK); index * BLOCK < high; index++)
       indexes.push(index);

@@ -8,7 +8,6 @@ import { againChoices } from './again';
 import { DEFAULT_SETTINGS } from '../model/others';
 import { remindersDue, remindersOfDate, Schedule } from './schedule';
 import { beginning, MOST_WAITING, putOff, shownAt, told, without } from './telling';
-import { sayStanding } from './words';
 
 const RUNS = Number(process.env['PROPERTY_RUNS'] ?? 100);
 const LONDON = 'Europe/London';
@@ -65,16 +64,17 @@ describe('when a reminder is due', () => {
 
   test('a date has its own reminders, or those of a change that reaches it', () => {
     const series = event({
-      rule: 'FREQ=DAILY;COUNT=4',
+      rule: 'FREQ=DAILY;COUNT=5',
       reminders: [before(5)],
       changedDates: {
         '2027-03-21T09:00:00': { reminders: [] },
         '2027-03-22T09:00:00': { reminders: [before(30)], andLater: true },
+        '2027-03-24T09:00:00': { title: 'Late lamp check' },
       },
     });
     const minutesOn = (day: string) =>
       remindersOfDate(series, `2027-03-${day}T09:00:00`).map(({ minutes }) => minutes);
-    expect(['20', '21', '22', '23'].map(minutesOn)).toEqual([[-5], [], [-30], [-30]]);
+    expect(['20', '21', '22', '23', '24'].map(minutesOn)).toEqual([[-5], [], [-30], [-30], [-5]]);
   });
 
   test('what is removed, on no such calendar or without reminders is not due', () => {
@@ -204,22 +204,6 @@ describe('what waits', () => {
     expect(againChoices({ startMs: friday }, setting).map(({ label }) => label)).not.toContain(
       'When it begins',
     );
-  });
-
-  test('how an event stands is said in few words', () => {
-    const say = (from: number, to: number, wholeDay = false) =>
-      sayStanding({ startMs: now + from * MINUTE, endMs: now + to * MINUTE, wholeDay }, now);
-    expect([say(8, 60), say(90, 100), say(3000, 3060)]).toEqual([
-      'in 8 min',
-      'in 1 h 30 min',
-      'in 2 days',
-    ]);
-    expect([say(-5, 5), say(-5, 0), say(-60, 60, true), say(0, 0)]).toEqual([
-      'now',
-      'over',
-      'today',
-      'now',
-    ]);
   });
 });
 

@@ -1,6 +1,6 @@
 import { EventIndex } from '../agenda/eventIndex';
-import type { Extent } from '../agenda/extent';
 import type { Occurrence } from '../agenda/occurrence';
+import { dateAsEvent } from '../editing/series/dates';
 import type { CalendarEvent } from '../model/event';
 import { DAY, dayOfWall, MINUTE } from '../time/civil';
 import type { EpochMs } from '../time/units';
@@ -26,18 +26,11 @@ const nameOf = (occurrence: Occurrence, { from, minutes }: Reminder) =>
 /** The id of the occurrence that a reminder's id names. */
 export const occurrenceIdOf = (id: string) => id.slice(0, id.lastIndexOf('#'));
 
-/**
- * The reminders of one date of an event: its own, or those of the last change before it that reaches
- * later dates, or the event's.
- */
+/** The reminders of one date of an event: what was changed about it counts. */
 export function remindersOfDate(event: CalendarEvent, dateKey: string | null): readonly Reminder[] {
-  if (dateKey === null) return event.reminders;
-  const own = event.changedDates[dateKey]?.reminders;
-  if (own) return own;
-  const [later] = Object.entries(event.changedDates)
-    .filter(([key, change]) => change.andLater && change.reminders && key < dateKey)
-    .sort(([a], [b]) => (a < b ? 1 : -1));
-  return later?.[1].reminders ?? event.reminders;
+  // Of most series nothing was changed, and there may be many dates.
+  if (dateKey === null || Object.keys(event.changedDates).length === 0) return event.reminders;
+  return dateAsEvent(event, dateKey).reminders;
 }
 
 /**
@@ -81,7 +74,7 @@ export class Schedule {
   private after = 0;
 
   /** Adds an event, or replaces the one with its id; without reminders, or removed, it is taken out. */
-  put(event: CalendarEvent): Extent[] {
+  put(event: CalendarEvent): void {
     const reminders = event.removedAt === undefined ? allReminders(event) : [];
     if (!reminders.length) return this.remove(event.id);
     for (const { minutes } of reminders) {
@@ -89,12 +82,12 @@ export class Schedule {
       this.after = Math.max(this.after, minutes * MINUTE);
     }
     this.events.set(event.id, event);
-    return this.index.put(event);
+    this.index.put(event);
   }
 
-  remove(id: string): Extent[] {
+  remove(id: string): void {
     this.events.delete(id);
-    return this.index.remove(id);
+    this.index.remove(id);
   }
 
   /** Reminders that are due later than `after` and not later than `until`, in that order. */

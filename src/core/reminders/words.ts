@@ -1,6 +1,4 @@
 import type { CalendarEvent } from '../model/event';
-import { MINUTE } from '../time/civil';
-import type { EpochMs } from '../time/units';
 import type { Wording } from '../time/words';
 import { joinWords, sayLength, sayMinute } from '../time/words';
 
@@ -67,18 +65,4 @@ export function sayReminders(
 ): string {
   if (!reminders.length) return 'No reminder';
   return `Reminder ${joinWords(reminders.map((one) => sayReminder(one, wholeDay, wording)))}`;
-}
-
-/** How an event stands to an instant: "in 8 min", "now", "over". */
-export function sayStanding(
-  { startMs, endMs, wholeDay }: { startMs: EpochMs; endMs: EpochMs; wholeDay: boolean },
-  now: EpochMs,
-): string {
-  if (startMs > now) {
-    const minutes = Math.ceil((startMs - now) / MINUTE);
-    const days = Math.floor(minutes / MINUTES_A_DAY);
-    return days > 1 ? `in ${days} days` : `in ${sayLength(minutes)}`;
-  }
-  if (endMs <= now && endMs > startMs) return 'over';
-  return wholeDay ? 'today' : 'now';
 }

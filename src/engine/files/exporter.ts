@@ -44,7 +44,7 @@ function nameOf(
   if (eventIds?.length === 1)
     return events[0]?.title.trim().replaceAll(/[\\/:*?"<>|]/g, ' ') || 'Event';
   const what =
-    (eventIds ?? partsSet(filter))
+    eventIds !== null || partsSet(filter) > 0
       ? 'Chosen events'
       : calendars.length === 1
         ? calendars[0]!.name

@@ -8,7 +8,12 @@ export interface Wash {
 }
 
 /** The flat tint that a taken day has. Whose it is shows at its edge alone (see sheet.css). */
-export function WashOf({ colour, isClosure, left, width }: Wash & CSSProperties) {
+export function WashOf({
+  colour,
+  isClosure,
+  left,
+  width,
+}: Wash & Pick<CSSProperties, 'left' | 'width'>) {
   return (
     <div
       aria-hidden

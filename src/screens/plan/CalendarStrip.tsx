@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
-import { CalendarChip } from '@/ui/CalendarChip';
+import { CalendarSwitch } from './CalendarSwitch';
 import { useCalendarsShown } from './useCalendarsShown';
 
 /**
@@ -9,7 +9,8 @@ import { useCalendarsShown } from './useCalendarsShown';
  * one shown alone.
  */
 export function CalendarStrip() {
-  const { listed, toggle, back, openMenu, menu } = useCalendarsShown();
+  const showing = useCalendarsShown();
+  const { listed, back, menu } = showing;
   return (
     <>
       <View role="group" aria-label="Calendars shown" style={styles.strip}>
@@ -25,14 +26,7 @@ export function CalendarStrip() {
           </Button>
         )}
         {listed.map((calendar) => (
-          <CalendarChip
-            key={calendar.id}
-            calendar={calendar}
-            role="switch"
-            isOn={calendar.shown}
-            onPress={() => toggle(calendar)}
-            onMenu={() => openMenu(calendar.id)}
-          />
+          <CalendarSwitch key={calendar.id} calendar={calendar} showing={showing} />
         ))}
       </View>
       {menu}

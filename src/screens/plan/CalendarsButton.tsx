@@ -1,11 +1,11 @@
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Button, IconButton } from 'react-native-paper';
-import { CalendarChip } from '@/ui/CalendarChip';
 import { Dialog } from '@/ui/Dialog';
 import { Icon } from '@/ui/icons/Icon';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
+import { CalendarSwitch } from './CalendarSwitch';
 import { usePlan } from './PlanProvider';
 import { useCalendarsShown } from './useCalendarsShown';
 
@@ -15,7 +15,8 @@ const MARKS = 8;
 /** On a phone: the marks of the calendars, those that are shown in their inks, and the way to all of them. */
 export function CalendarsButton() {
   const { dialog, dispatch } = usePlan();
-  const { listed, toggle, back, openMenu, menu } = useCalendarsShown();
+  const showing = useCalendarsShown();
+  const { listed, back, openMenu, menu } = showing;
   const palette = usePalette();
   const shown = listed.filter((calendar) => calendar.shown).length;
   const close = () => dispatch({ do: 'ask', dialog: null });
@@ -64,13 +65,7 @@ export function CalendarsButton() {
               {listed.map((calendar) => (
                 <View key={calendar.id} style={styles.line}>
                   <View style={styles.chip}>
-                    <CalendarChip
-                      calendar={calendar}
-                      role="switch"
-                      isOn={calendar.shown}
-                      onPress={() => toggle(calendar)}
-                      onMenu={() => openMenu(calendar.id)}
-                    />
+                    <CalendarSwitch calendar={calendar} showing={showing} />
                   </View>
                   <Icon
                     name={calendar.shown ? 'eye-outline' : 'eye-off-outline'}

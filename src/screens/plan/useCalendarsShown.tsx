@@ -53,3 +53,5 @@ export function useCalendarsShown() {
     ),
   };
 }
+
+export type CalendarsShown = ReturnType<typeof useCalendarsShown>;

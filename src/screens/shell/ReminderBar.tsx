@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { titleOf } from '@/core/model/titleOf';
 import { againChoices } from '@/core/reminders/again';
-import { sayStanding } from '@/core/reminders/words';
+import { sayStanding } from '@/core/agenda/standing';
 import { count, saySpan } from '@/core/time/words';
 import { withoutPrivate } from '@/core/view/privacy';
 import { useAskSheet } from '@/data/asked';

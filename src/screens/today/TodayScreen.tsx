@@ -4,16 +4,18 @@ import { JotLine } from '@/features/now/JotLine';
 import { NowAndNext } from '@/features/now/NowCard';
 import { Upcoming } from './Upcoming';
 import { findClashes } from '@/core/agenda/clashes';
+import { sayStanding } from '@/core/agenda/standing';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Calendar } from '@/core/model/calendar';
 import { dayOfWall, minuteOfDay } from '@/core/time/civil';
 import { zoneOnDay } from '@/core/time/sheetClock';
 import type { Wording } from '@/core/time/words';
-import { sayDay, sayLength, sayMinute, saySpan } from '@/core/time/words';
+import { sayDay, sayMinute, saySpan } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
-import type { WallMs } from '@/core/time/units';
+import type { EpochMs, WallMs } from '@/core/time/units';
+import { wallFromInstant } from '@/core/time/zones';
 import { titleOf } from '@/core/model/titleOf';
-import { useWallNow } from '@/data/now';
+import { useNow } from '@/data/now';
 import { useTodayPicture } from '@/data/picture';
 import { useAskSheet } from '@/data/asked';
 import { usePreferences } from '@/data/preferences';
@@ -32,35 +34,25 @@ const SMALL = 'popup,width=380,height=620';
 
 const LONG = { weekday: 'long', day: 'numeric', month: 'long' } as const;
 
-/** How an event stands to now. */
-function standing(o: Occurrence, now: WallMs): string {
-  const minutes = (wall: WallMs) => Math.round((wall - now) / 60_000);
-  if (o.wholeDay) return 'all day';
-  if (o.end <= now) return 'over';
-  return o.start <= now
-    ? `now, ends in ${sayLength(minutes(o.end))}`
-    : `in ${sayLength(minutes(o.start))}`;
-}
-
 interface RowProps {
   occurrence: Occurrence;
   calendar: Calendar | undefined;
-  now: WallMs;
+  instant: EpochMs;
   wording: Wording;
   clashesWith: string | null;
   onOpen(): void;
 }
 
-function EventRow({ occurrence: o, calendar, now, wording, clashesWith, onOpen }: RowProps) {
+function EventRow({ occurrence: o, calendar, instant, wording, clashesWith, onOpen }: RowProps) {
   const palette = usePalette();
-  const isNow = !o.wholeDay && o.start <= now && o.end > now;
-  const isOver = !o.wholeDay && o.end <= now;
+  const isNow = !o.wholeDay && o.startMs <= instant && o.endMs > instant;
+  const isOver = !o.wholeDay && o.endMs <= instant;
   const at = (wall: WallMs) => sayMinute(minuteOfDay(wall), wording.hourCycle);
   const colour = isOver ? palette.dim : palette.ink;
   return (
     <Pressable
       role="button"
-      aria-label={`${titleOf(o)}, ${saySpan(o, wording)}, ${calendar?.name ?? ''}, ${standing(o, now)}`}
+      aria-label={`${titleOf(o)}, ${saySpan(o, wording)}, ${calendar?.name ?? ''}, ${sayStanding(o, instant)}`}
       onPress={onOpen}
       style={[
         styles.row,
@@ -81,7 +73,7 @@ function EventRow({ occurrence: o, calendar, now, wording, clashesWith, onOpen }
       <View style={styles.text}>
         <Text style={[styles.title, { color: colour }]}>{titleOf(o)}</Text>
         <Text variant="bodySmall" style={{ color: palette.dim }}>
-          {[o.wholeDay ? '' : `to ${at(o.end)}`, o.place, standing(o, now)]
+          {[o.wholeDay ? '' : `to ${at(o.end)}`, o.place, sayStanding(o, instant)]
             .filter(Boolean)
             .join(' · ')}
         </Text>
@@ -104,7 +96,8 @@ export function TodayScreen() {
   const askSheet = useAskSheet();
   const picture = useTodayPicture();
   const calendars = useCalendars();
-  const now = useWallNow(clock);
+  const instant = useNow();
+  const now = wallFromInstant(instant, clock);
   const today = dayOfWall(now);
   const { data } = useOccurrences({ fromDay: today, toDay: today + 1, zone: clock });
   const occurrences = data?.occurrences ?? [];
@@ -158,7 +151,7 @@ export function TodayScreen() {
                   <EventRow
                     occurrence={o}
                     calendar={calendars.find(({ id }) => id === o.calendarId)}
-                    now={now}
+                    instant={instant}
                     wording={wording}
                     clashesWith={clashOf(o)}
                     onOpen={() => open(o)}

@@ -1,0 +1,21 @@
+import { MINUTE } from '../time/civil';
+import type { EpochMs } from '../time/units';
+import { sayLength } from '../time/words';
+import type { Occurrence } from './occurrence';
+
+const MINUTES_A_DAY = 24 * 60;
+
+/** How an event stands to an instant: "in 8 min", "now, ends in 35 min", "all day", "over". */
+export function sayStanding(
+  { startMs, endMs, wholeDay }: Pick<Occurrence, 'startMs' | 'endMs' | 'wholeDay'>,
+  now: EpochMs,
+): string {
+  const until = (instant: EpochMs) => Math.ceil((instant - now) / MINUTE);
+  if (startMs > now) {
+    const days = Math.floor(until(startMs) / MINUTES_A_DAY);
+    return days > 1 ? `in ${days} days` : `in ${sayLength(until(startMs))}`;
+  }
+  if (endMs <= now && endMs > startMs) return 'over';
+  if (wholeDay) return 'all day';
+  return endMs > now ? `now, ends in ${sayLength(until(endMs))}` : 'now';
+}
