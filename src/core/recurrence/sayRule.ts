@@ -71,8 +71,13 @@ function inYears(day: string, interval: number): string {
 const inOrder = (numbers: readonly number[]) => [...new Set(numbers)].sort((a, b) => a - b);
 
 /** Days that not every month has are told so. */
-const ofSomeMonths = (byMonthDay: readonly number[]) =>
-  byMonthDay.length === 1 && byMonthDay[0]! > 29 ? ' that has one' : '';
+const ofSomeMonths = ({ byMonthDay, byDay }: Rule) =>
+  (byMonthDay.length === 1 && byMonthDay[0]! > 29) ||
+  (byDay.length === 1 && Math.abs(byDay[0]!.nth) > 4)
+    ? ' that has one'
+    : '';
+
+const isPlain = (days: readonly RuleDay[]) => days.length > 0 && days.every(({ nth }) => nth === 0);
 
 const monthName = (month: number, { wording }: RuleSetting) =>
   sayDay(dayNumber(2024, month, 1), wording, { month: 'long' });
@@ -119,7 +124,7 @@ function sayDaily(rule: Rule, setting: RuleSetting): string | null {
   if (rule.interval > 1) return null;
   // Every day that is one of these weekdays, or of these days of the month: that is each of them.
   if (hasOnly(rule, 'byDay')) return sayWeekly(rule, setting.start);
-  return hasOnly(rule, 'byMonthDay') ? sayMonthly(rule, setting.start) : null;
+  return hasOnly(rule, 'byMonthDay') ? sayMonthly(rule, setting) : null;
 }
 
 function sayWeekly(rule: Rule, start: number): string | null {
@@ -144,6 +149,8 @@ function dayInMonth(rule: Rule, start: number): string | null {
     return byDay.every(({ nth }) => nth !== 0) ? `the ${joinWords(byDay.map(ruleDayWord))}` : null;
   if (byDay.length && bySetPos.length === 1) {
     if (isMondayToFriday(byDay)) return `the ${nthWord(bySetPos[0]!)} weekday`;
+    if (isPlain(byDay) && new Set(byDay.map(({ weekday }) => weekday)).size === 7)
+      return `the ${nthWord(bySetPos[0]!)} day`;
     if (byDay.length === 1 && byDay[0]!.nth === 0)
       return `the ${nthWord(bySetPos[0]!)} ${WEEKDAYS[byDay[0]!.weekday]}`;
     return null;
@@ -151,12 +158,18 @@ function dayInMonth(rule: Rule, start: number): string | null {
   return bySetPos.length ? null : `the ${ordinal(civilDate(dayOfWall(start)).day)}`;
 }
 
-function sayMonthly(rule: Rule, start: number): string | null {
+function sayMonthly(rule: Rule, setting: RuleSetting): string | null {
+  const { start } = setting;
+  // In some months of every year: these are dates of the year.
+  if (rule.interval === 1 && rule.byMonth.length && rule.byMonthDay.length)
+    return sayYearly(rule, setting);
   if (!hasOnly(rule, 'byDay', 'byMonthDay', 'bySetPos')) return null;
+  // A weekday without a number means each of the month's.
+  if (rule.interval === 1 && hasOnly(rule, 'byDay') && isPlain(rule.byDay))
+    return sayWeekly(rule, start);
   const day = dayInMonth(rule, start);
   return (
-    day &&
-    onDayOf(day, rule.interval, 'month') + (rule.interval > 2 ? '' : ofSomeMonths(rule.byMonthDay))
+    day && onDayOf(day, rule.interval, 'month') + (rule.interval > 2 ? '' : ofSomeMonths(rule))
   );
 }
 
@@ -167,12 +180,16 @@ function sayYearly(rule: Rule, setting: RuleSetting): string | null {
   if (!rule.byDay.length && !rule.bySetPos.length) {
     // Without a month these are the days of all months (RFC 5545 §3.3.10).
     if (rule.byMonthDay.length && !rule.byMonth.length)
-      return rule.interval === 1 ? sayMonthly(rule, setting.start) : null;
+      return rule.interval === 1 ? sayMonthly(rule, setting) : null;
     const days = rule.byMonthDay.length ? inOrder(rule.byMonthDay) : [first.day];
     if (days.every((day) => day > 0)) {
       const dates = months.flatMap((month) => days.map((day) => sayDate(month, day, setting)));
       return inYears(joinWords(dates), rule.interval);
     }
+  }
+  if (rule.interval === 1 && hasOnly(rule, 'byDay', 'byMonth') && isPlain(rule.byDay)) {
+    const each = sayWeekly({ ...rule, byMonth: [] }, setting.start)!;
+    return rule.byMonth.length ? `${each} in ${sayMonths(months, setting)}` : each;
   }
   const day = rule.byMonth.length ? dayInMonth(rule, setting.start) : null;
   return day && inYears(`${day} of ${sayMonths(months, setting)}`, rule.interval);
@@ -187,11 +204,20 @@ function sayByParts(rule: Rule, setting: RuleSetting): string {
   const list = (words: readonly string[]) => joinWords(words);
   say(rule.byMonth, () => `in ${sayMonths(rule.byMonth, setting)}`);
   say(rule.byWeekNo, () => `in week ${list(rule.byWeekNo.map(fromEnd))} of the year`);
-  say(rule.byYearDay, () => `on day ${list(rule.byYearDay.map(fromEnd))} of the year`);
+  say(rule.byYearDay, () =>
+    rule.byYearDay.length === 1 && Math.abs(rule.byYearDay[0]!) === 1
+      ? `on the ${nthWord(rule.byYearDay[0]!)} day of the year`
+      : `on day ${list(rule.byYearDay.map(fromEnd))} of the year`,
+  );
   say(rule.byMonthDay, () => `on the ${list(rule.byMonthDay.map(monthDayWord))} of the month`);
   say(rule.byDay, () => {
     const days = list(inWeekOrder(rule.byDay).map(ruleDayWord));
-    return rule.byDay.every(({ nth }) => nth !== 0) ? `on the ${days}` : `on ${days}`;
+    if (rule.byDay.every(({ nth }) => nth !== 0)) return `on the ${days}`;
+    // Of a month or a year it is each of them, but where only some of these are meant.
+    const isEach = ['MONTHLY', 'YEARLY'].includes(frequency) && !rule.bySetPos.length;
+    return isEach && !rule.byMonthDay.length && !rule.byWeekNo.length
+      ? `on every ${days}`
+      : `on ${days}`;
   });
   const times = timesOfDay(rule, setting);
   if (times) said.push(times);
@@ -248,7 +274,7 @@ function sayPattern(rule: Rule, setting: RuleSetting): string | null {
     case 'WEEKLY':
       return sayWeekly(rule, setting.start);
     case 'MONTHLY':
-      return sayMonthly(rule, setting.start);
+      return sayMonthly(rule, setting);
     case 'YEARLY':
       return sayYearly(rule, setting);
     default:
