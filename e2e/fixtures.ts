@@ -44,6 +44,8 @@ export { expect };
 export async function openDemo(page: Page): Promise<void> {
   await page.goto('/');
   await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
+  // The hours of another zone come with the settings, and put everything below them lower.
+  await expect(page.getByText(/^Osaka(?: \+9)?$/).first()).toBeVisible();
 }
 
 /** Opens the person's own, empty store. */
