@@ -1,9 +1,9 @@
 import ICAL from 'ical.js';
 import { readCalendarFile } from '@/core/files/ics/readFile';
-import { MemoryFiles } from '@/engine/testing/memoryFiles';
 import { Engine } from '@/engine/engine';
 import { firstSeed } from '@/engine/firstSeed';
 import { MemoryStore } from '@/engine/testing/memoryStore';
+import { outside } from '@/engine/testing/outside';
 import { report } from './report';
 
 const RUNS = 3;
@@ -37,9 +37,7 @@ async function emptyEngine(): Promise<Engine> {
     alone: <T>(work: () => Promise<T>) => work(),
     announce: () => undefined,
   };
-  const askFeed = () => Promise.reject(new Error('There is no network here.'));
-  const outside = { askFeed, files: new MemoryFiles() };
-  const engine = new Engine(new MemoryStore(), surroundings, outside);
+  const engine = new Engine(new MemoryStore(), surroundings, outside());
   await new Promise<void>((resolve) => {
     void engine.open(firstSeed, (status) => status.ready && resolve());
   });

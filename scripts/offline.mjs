@@ -14,6 +14,7 @@ const { count, size, warnings } = await generateSW({
   maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
   swDest: path.join(DIST, 'sw.js'),
   inlineWorkboxRuntime: true,
+  importScripts: ['/notified.js'],
   sourcemap: false,
   // A newer version waits until no window of the old one is open, which may still ask for its files.
   skipWaiting: false,

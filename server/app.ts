@@ -5,6 +5,7 @@ import express from 'express';
 import { DAY } from '../src/core/time/civil';
 import { feeds } from './feeds';
 import { onlyOwnNames } from './onlyOwn';
+import { outbox } from './outbox';
 import { standIns } from './standIns';
 
 /** Which of the two stores a browser opens first. */
@@ -71,6 +72,7 @@ export function createApp(
   app.use(safetyHeaders);
   app.use('/feeds', standIns(today));
   app.use('/feed', feeds());
+  app.use('/outbox', outbox());
   // Names under these hold a hash of what is in them, so that they can be kept for good.
   app.use('/_expo', express.static(path.join(folder, '_expo'), { immutable: true, maxAge: '1y' }));
   app.use('/fonts', express.static(path.join(folder, 'fonts'), { maxAge: '30d' }));

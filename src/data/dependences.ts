@@ -60,7 +60,9 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   found: onKinds('event', 'calendar'),
   merge: onKinds('event', 'calendar', 'task'),
   counts: onKinds('event'),
-  reminders: onKinds('event', 'calendar', 'reminding'),
+  followers: onKinds('event'),
+  unsent: onKinds('reminding'),
+  reminders: onKinds('event', 'calendar', 'reminding', 'settings'),
 };
 
 /** Whether a query's answer may be another one now. */

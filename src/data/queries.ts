@@ -236,6 +236,16 @@ export function useMergePreview(fromId: string, intoId: string | null) {
   });
 }
 
+/** How many events have the reminders of a calendar, having none of their own. */
+export function useFollowers(calendarId: string | null): number {
+  const { data } = useEngineQuery(
+    ['followers', calendarId],
+    (engine) => engine.queries.followers(calendarId!),
+    { enabled: calendarId !== null },
+  );
+  return data ?? 0;
+}
+
 /** Has the engine look at the feeds whose time has come, each minute. */
 export function useDueFeeds(): void {
   const { engine, status } = useEngine();

@@ -96,7 +96,10 @@ test('one question is answered alike by sheet, finding, table, export and sweep'
 test('an event is past once its last date may be over everywhere', () => {
   const isThere = (rule: string | undefined, now: string) =>
     passesWhole(
-      newEvent({ id: 'e', calendarId: 'c', title: 'Rope', rule, ...on('2026-11-24') }, 0),
+      {
+        event: newEvent({ id: 'e', calendarId: 'c', title: 'Rope', rule, ...on('2026-11-24') }, 0),
+        calendar: undefined,
+      },
       {
         filter: { ...EMPTY_FILTER, isPastHidden: true },
         now: instantFromWall(parseLocal(now), 'Europe/London'),

@@ -6,7 +6,6 @@ import { EVERYTHING } from '@/core/query/eventQuery';
 import { MINUTE, parseDate } from '@/core/time/civil';
 import type { Engine, Outside } from './engine';
 import type { AskFeed } from './feeds/feedSync';
-import { MemoryFiles } from './testing/memoryFiles';
 import { MemoryStore } from './testing/memoryStore';
 import { calendar, done, event, fileOf, NOW, opened, zoned } from './testing/opened';
 import { outside } from './testing/outside';
@@ -161,7 +160,7 @@ function feed() {
     const bytes = new TextEncoder().encode(held.text);
     return Promise.resolve({ isSame: false, bytes, etag: held.text });
   };
-  return { held, around: { askFeed, files: new MemoryFiles() } };
+  return { held, around: { ...outside(), askFeed } };
 }
 
 const FOLLOWED = calendar('quay', {

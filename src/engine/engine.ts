@@ -1,8 +1,10 @@
 import { EventIndex } from '@/core/agenda/eventIndex';
 import type { Extent } from '@/core/agenda/extent';
+import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import type { TypedRecord } from '@/core/model/records';
 import { keyOf, writeRecord } from '@/core/model/records';
+import { remindsOtherwise } from '@/core/reminders/following';
 import { Schedule } from '@/core/reminders/schedule';
 import type { Announcement } from './announcement';
 import { Announcer } from './announcement';
@@ -14,6 +16,7 @@ import { AttachmentStore } from './files/attachmentStore';
 import { Files } from './files/files';
 import { Queries } from './queries/queries';
 import type { ReadOnly, Unsaved } from './repository';
+import type { SendMessage } from './reminders/outbox';
 import { Reminders } from './reminders/reminders';
 import { Repository } from './repository';
 import type { FileStore } from './storage/fileStore';
@@ -40,6 +43,7 @@ export interface EngineStatus {
 /** What the engine reaches besides its store. */
 export interface Outside {
   askFeed: AskFeed;
+  sendMessage: SendMessage;
   files: FileStore;
 }
 
@@ -67,7 +71,9 @@ export type EngineProtocol = Pick<
  */
 export class Engine {
   private readonly index = new EventIndex();
-  private readonly schedule = new Schedule();
+  /** Calendars as the schedule took them up last. */
+  private readonly remindedBy = new Map<string, Calendar>();
+  private readonly schedule = new Schedule((id) => this.remindedBy.get(id));
   private readonly announcer = new Announcer();
   private readonly repository: Repository;
   readonly queries: Queries;
@@ -87,6 +93,7 @@ export class Engine {
   ) {
     const repository = new Repository(store, surroundings, (key, type, record) => {
       const id = key.slice(key.indexOf('/') + 1);
+      if (type === 'calendar') this.followCalendar(id, record as Calendar | null);
       if (type !== 'event') this.announcer.note(type, id);
       else this.announcer.note(type, id, this.place(id, record as CalendarEvent | null));
     });
@@ -114,6 +121,7 @@ export class Engine {
       repository,
       index,
       schedule: this.schedule,
+      sendMessage: outside.sendMessage,
       isReady: () => this.progress.ready,
       changed,
     });
@@ -131,6 +139,16 @@ export class Engine {
     const touched = this.index.put(event);
     this.schedule.put(event);
     return touched;
+  }
+
+  /** Events that have the reminders of their calendar are due otherwise once it has others. */
+  private followCalendar(id: string, calendar: Calendar | null): void {
+    const before = this.remindedBy.get(id);
+    if (!calendar) return;
+    this.remindedBy.set(id, calendar);
+    if (before && !remindsOtherwise(before, calendar)) return;
+    for (const event of this.repository.all('event'))
+      if (event.calendarId === id) this.schedule.put(event);
   }
 
   /**

@@ -4,6 +4,7 @@ import { demoSeed } from '@/../demo/scenario';
 import type { DayNumber, EpochMs } from '@/core/time/units';
 import { askFeed } from './feeds/askFeed';
 import { firstSeed } from './firstSeed';
+import { outboxOf } from './reminders/outbox';
 import { STORE_RESET } from './storeReset';
 import { openFileStore } from './storage/fileStore';
 import { openRecordStore } from './storage/recordStore';
@@ -51,6 +52,7 @@ const api = {
       surroundings,
       {
         askFeed,
+        sendMessage: outboxOf(store),
         files: openFileStore(filesOf(store)),
       },
     );

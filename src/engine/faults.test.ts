@@ -3,6 +3,7 @@ import { EVERYTHING } from '@/core/query/eventQuery';
 import type { Engine } from './engine';
 import { FailingFiles, FailingStore, Fault } from './testing/failingStore';
 import { calendar, event, fileOf, NOW, opened } from './testing/opened';
+import { outside } from './testing/outside';
 
 /**
  * Each operation of the storage fails once, in each of the main walks. Whatever a person was told to
@@ -41,6 +42,7 @@ const openOn = ({ store, files }: Omit<Window, 'engine'>) =>
   opened(SEED, {
     store,
     around: {
+      ...outside(),
       files,
       askFeed: () => Promise.resolve({ isSame: false, bytes: new TextEncoder().encode(ICS) }),
     },

@@ -4,7 +4,7 @@ import { MemoryStore } from './testing/memoryStore';
 import { calendar, done, event, NOW, opened, zoned } from './testing/opened';
 import { Windows } from './testing/windows';
 
-const LONDON = 'Europe/London';
+const LONDON = { clock: 'Europe/London', locale: 'en-GB', hourCycle: '24' } as const;
 const SEED: TypedRecord[] = [
   calendar('work'),
   // 10:25 is now.
@@ -27,8 +27,8 @@ const ids = (shown: readonly { id: string }[]) => shown.map(({ id }) => id);
 
 test('nothing of the past is told at first; what comes due is, once, with its event', async () => {
   const engine = await opened(SEED);
-  expect(await engine.reminders.check(later(0), LONDON)).toEqual({ shown: [], fresh: [] });
-  expect(await engine.reminders.check(later(4), LONDON)).toEqual({ shown: [], fresh: [] });
+  expect(await engine.reminders.check(later(0), LONDON)).toMatchObject({ shown: [], fresh: [] });
+  expect(await engine.reminders.check(later(4), LONDON)).toMatchObject({ shown: [], fresh: [] });
   const { shown, fresh } = await engine.reminders.check(later(5), LONDON);
   expect(fresh).toEqual(['check#start-10']);
   expect(shown).toMatchObject([

@@ -2,7 +2,7 @@ import { DAY, MINUTE } from '../time/civil';
 import { instantFromWall } from '../time/zones';
 import type { DayNumber } from '../time/units';
 import type { Occurrence } from './occurrence';
-import { isBooked } from './occurrence';
+import { isBooked, takenMs } from './occurrence';
 
 /** A stretch of time, in wall ms or epoch ms; the end is exclusive. */
 export interface Stretch {
@@ -23,7 +23,7 @@ export function mergeStretches(stretches: readonly Stretch[]): Stretch[] {
 
 /**
  * Booked minutes of each day in [fromDay, toDay), as days begin in a zone: time that timed events
- * other than free ones take, as it really passes, counted once where they overlap. Whole-day events
+ * other than free ones take, with the way there and back, as it really passes, counted once where they overlap. Whole-day events
  * say how a day stands, not how many hours it holds.
  */
 export function bookedMinutes(
@@ -34,9 +34,8 @@ export function bookedMinutes(
 ): number[] {
   const minutes = new Array<number>(Math.max(0, toDay - fromDay)).fill(0);
   const taken = occurrences.filter((o) => !o.wholeDay && isBooked(o));
-  const stretches = taken.map(({ startMs, endMs }) => ({ start: startMs, end: endMs }));
   const beginOf = (day: DayNumber) => instantFromWall(day * DAY, zone);
-  for (const { start, end } of mergeStretches(stretches)) {
+  for (const { start, end } of mergeStretches(taken.map(takenMs))) {
     // No zone is further from UTC than a day, and a day may be left out.
     const low = Math.max(fromDay, Math.floor(start / DAY) - 2);
     for (let day = low; day < toDay && beginOf(day) < end; day++) {

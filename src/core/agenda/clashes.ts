@@ -1,5 +1,5 @@
 import type { Occurrence } from './occurrence';
-import { isBooked } from './occurrence';
+import { isBooked, takenMs, takenWall } from './occurrence';
 import type { EpochMs } from '../time/units';
 
 /** Two occurrences that want the person at the same time; wall ms, the end exclusive. */
@@ -16,19 +16,22 @@ const competes = (o: Occurrence) => !o.wholeDay && isBooked(o) && o.end > o.star
 /** Pairs that are looked for: of a thousand events at one hour there would be half a million. */
 export const MOST_CLASHES = 1000;
 
-/** The pairs of booked, timed occurrences that overlap, in order of the overlap; the first MOST_CLASHES of them. */
+/** The pairs of booked, timed occurrences that overlap, with the way there and back, in order of the overlap; the first MOST_CLASHES of them. */
 export function findClashes(occurrences: readonly Occurrence[]): Clash[] {
-  const timed = occurrences.filter(competes).sort((a, b) => a.startMs - b.startMs);
+  const timed = occurrences
+    .filter(competes)
+    .map((o) => ({ o, ms: takenMs(o), wall: takenWall(o) }))
+    .sort((a, b) => a.ms.start - b.ms.start);
   const clashes: Clash[] = [];
   for (const [i, first] of timed.entries()) {
-    for (let j = i + 1; j < timed.length && timed[j]!.startMs < first.endMs; j++) {
+    for (let j = i + 1; j < timed.length && timed[j]!.ms.start < first.ms.end; j++) {
       if (clashes.length === MOST_CLASHES) return clashes;
       const second = timed[j]!;
       clashes.push({
-        first,
-        second,
-        start: Math.max(first.start, second.start),
-        end: Math.min(first.end, second.end),
+        first: first.o,
+        second: second.o,
+        start: Math.max(first.wall.start, second.wall.start),
+        end: Math.min(first.wall.end, second.wall.end),
       });
     }
   }
@@ -41,11 +44,9 @@ export function clashesWith(
   span: { startMs: EpochMs; endMs: EpochMs },
   exceptEventId: string | null,
 ): Occurrence[] {
-  return occurrences.filter(
-    (o) =>
-      competes(o) &&
-      o.eventId !== exceptEventId &&
-      o.startMs < span.endMs &&
-      o.endMs > span.startMs,
-  );
+  return occurrences.filter((o) => {
+    if (!competes(o) || o.eventId === exceptEventId) return false;
+    const { start, end } = takenMs(o);
+    return start < span.endMs && end > span.startMs;
+  });
 }

@@ -4,11 +4,11 @@ import type { DayNumber } from '../time/units';
 import type { Stretch } from './booked';
 import { mergeStretches } from './booked';
 import type { Occurrence } from './occurrence';
-import { isBooked } from './occurrence';
+import { isBooked, takenWall } from './occurrence';
 
 /**
  * The clear stretches of a day (day number) within hours (minutes of the day): what no booked timed
- * event takes. A busy or away whole day leaves nothing; an event of no length takes nothing. Wall ms.
+ * event takes, with the way there and back. A busy or away whole day leaves nothing; an event of no length takes nothing. Wall ms.
  */
 export function clearStretches(
   day: DayNumber,
@@ -18,13 +18,14 @@ export function clearStretches(
   if (!hours) return [];
   const low = day * DAY + hours.from * MINUTE;
   const high = day * DAY + hours.to * MINUTE;
-  const booked = occurrences.filter(
-    (o) => isBooked(o) && o.start < high && o.end > low && o.end > o.start,
-  );
-  if (booked.some((o) => o.wholeDay && o.availability !== 'tentative')) return [];
+  const booked = occurrences
+    .filter((o) => isBooked(o) && o.end > o.start)
+    .map((o) => ({ ...takenWall(o), o }))
+    .filter(({ start, end }) => start < high && end > low);
+  if (booked.some(({ o }) => o.wholeDay && o.availability !== 'tentative')) return [];
   const clear: Stretch[] = [];
   let from = low;
-  for (const { start, end } of mergeStretches(booked.filter((o) => !o.wholeDay))) {
+  for (const { start, end } of mergeStretches(booked.filter(({ o }) => !o.wholeDay))) {
     if (start > from) clear.push({ start: from, end: start });
     from = Math.max(from, end);
   }

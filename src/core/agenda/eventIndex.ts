@@ -255,6 +255,7 @@ function occurrence(
 ): Occurrence {
   const of = date?.change ? { ...event, ...fieldsOfDate(date.change) } : event;
   const wall = place.basis === 'wall';
+  const wholeDay = isWholeDay(of);
   return {
     id: date ? `${event.id}@${date.key}` : event.id,
     eventId: event.id,
@@ -263,9 +264,14 @@ function occurrence(
     changed: date?.change !== undefined,
     title: of.title,
     place: of.place,
-    wholeDay: isWholeDay(of),
+    wholeDay,
     availability: of.availability,
     visibility: of.visibility,
+    importance: of.importance,
+    travelBefore: wholeDay ? 0 : of.travelBefore,
+    travelAfter: wholeDay ? 0 : of.travelAfter,
+    isQuiet: of.isQuiet,
+    reminders: of.reminders,
     ink: of.inkOverride,
     icon: of.icon,
     categoryIds: of.categoryIds,

@@ -1,3 +1,4 @@
+import { PLAIN } from '../testing/occurrences';
 import fc from 'fast-check';
 import { DAY, HOUR, MINUTE } from '../time/civil';
 import { bookedMinutes } from './booked';
@@ -28,6 +29,7 @@ function occurrence(
     wholeDay: false,
     availability: 'busy',
     visibility: 'public',
+    ...PLAIN,
     categoryIds: [],
     zone: null,
     ...times,

@@ -1,4 +1,5 @@
-import type { Availability } from '../model/common';
+import type { Availability, Reminder } from '../model/common';
+import { MINUTE } from '../time/civil';
 import type { DayNumber, EpochMs, WallMs } from '../time/units';
 
 /** One date of one event as a window shows it: the unit that screens draw. */
@@ -16,6 +17,15 @@ export interface Occurrence {
   wholeDay: boolean;
   availability: Availability;
   visibility: 'public' | 'private';
+  /** PRIORITY (RFC 5545 §3.8.1.9): 1 to 4 high, 6 to 9 low, else usual. */
+  importance: number;
+  /** Minutes that it takes to get there, and back; 0 for a whole day. */
+  travelBefore: number;
+  travelAfter: number;
+  /** Whether reminders of other events wait while it lasts. */
+  isQuiet: boolean;
+  /** Its own reminders; null for those of its calendar. */
+  reminders: readonly Reminder[] | null;
   /** The event's own ink, over that of its calendar. */
   ink?: string;
   icon?: string;
@@ -44,6 +54,24 @@ export interface Window {
 export function isBooked(occurrence: Pick<Occurrence, 'availability'>): boolean {
   return occurrence.availability !== 'free';
 }
+
+type Travelling = Pick<Occurrence, 'travelBefore' | 'travelAfter'>;
+
+/** When the person has to leave for an occurrence, epoch ms; its start where that takes no time. */
+export const leaveBy = (o: Pick<Occurrence, 'startMs' | 'travelBefore'>): EpochMs =>
+  o.startMs - o.travelBefore * MINUTE;
+
+/** The instants between which an occurrence takes the person's time: with the way there and back. */
+export const takenMs = (o: Pick<Occurrence, 'startMs' | 'endMs'> & Travelling) => ({
+  start: leaveBy(o),
+  end: o.endMs + o.travelAfter * MINUTE,
+});
+
+/** The same on the clock that looks at it, in wall ms. */
+export const takenWall = (o: Pick<Occurrence, 'start' | 'end'> & Travelling) => ({
+  start: o.start - o.travelBefore * MINUTE,
+  end: o.end + o.travelAfter * MINUTE,
+});
 
 /** Earlier first; of two that begin together, whole days first, then the longer, then by title. */
 export function byStart(a: Occurrence, b: Occurrence): number {

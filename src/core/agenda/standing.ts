@@ -1,7 +1,9 @@
-import { MINUTE } from '../time/civil';
+import { MINUTE, minuteOfDay } from '../time/civil';
 import type { EpochMs } from '../time/units';
-import { sayLength } from '../time/words';
+import type { Wording } from '../time/words';
+import { sayLength, sayMinute } from '../time/words';
 import type { Occurrence } from './occurrence';
+import { takenWall } from './occurrence';
 
 const MINUTES_A_DAY = 24 * 60;
 
@@ -19,3 +21,10 @@ export function sayStanding(
   if (wholeDay) return 'all day';
   return endMs > now ? `now, ends in ${sayLength(until(endMs))}` : 'now';
 }
+
+/** "leave by 13:35", on the clock that looks at an event; empty where getting there takes no time. */
+export const sayLeaveBy = (
+  o: Pick<Occurrence, 'start' | 'end' | 'travelBefore' | 'travelAfter'>,
+  { hourCycle }: Pick<Wording, 'hourCycle'>,
+): string =>
+  o.travelBefore > 0 ? `leave by ${sayMinute(minuteOfDay(takenWall(o).start), hourCycle)}` : '';

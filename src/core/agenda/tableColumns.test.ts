@@ -16,6 +16,7 @@ const setting: TableSetting = {
   calendarOf: new Map([['workshop', workshop]]),
   categoryOf: new Map([['lamps', { id: 'lamps', name: 'Lamps', ink: '#8A5A12', order: 0 }]]),
   wording: { locale: 'en-GB', hourCycle: '24' },
+  clock: 'Europe/London',
   fromDay: TODAY,
   toDay: TODAY + 7,
 };
@@ -39,6 +40,9 @@ test('cells say what an event is, in the words of the app', () => {
     calendar: 'Workshop',
     category: 'Lamps',
     place: 'Bench 2',
+    leaveBy: '',
+    reminder: '',
+    importance: '',
     availability: 'busy',
     series: 'changed date',
   });

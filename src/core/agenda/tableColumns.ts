@@ -1,5 +1,6 @@
 import { minutesWithin } from './table';
 import type { Occurrence } from './occurrence';
+import { takenWall } from './occurrence';
 import type { Calendar } from '../model/calendar';
 import type { Category } from '../model/others';
 import type { TableColumn, TableSetup } from '../model/view';
@@ -8,7 +9,10 @@ import { dayOfWall, minuteOfDay } from '../time/civil';
 import type { Wording } from '../time/words';
 import { SHORT_DAY, sayDay, sayHours, sayMinute } from '../time/words';
 import type { DayNumber, WallMs } from '../time/units';
+import { IMPORTANCES, importanceOf } from '../model/importance';
 import { titleOf } from '../model/titleOf';
+import { calendarReminders } from '../reminders/following';
+import { sayReminder } from '../reminders/words';
 
 export const COLUMN_NAMES: Record<TableColumn, string> = {
   date: 'Date',
@@ -21,6 +25,9 @@ export const COLUMN_NAMES: Record<TableColumn, string> = {
   place: 'Place',
   availability: 'Availability',
   series: 'Repeats',
+  leaveBy: 'Leave by',
+  reminder: 'Reminder',
+  importance: 'Importance',
 };
 
 /** What fits beside the title on a phone. */
@@ -42,6 +49,8 @@ export interface TableSetting {
   calendarOf: ReadonlyMap<string, Calendar>;
   categoryOf: ReadonlyMap<string, Category>;
   wording: Wording;
+  /** The zone by whose clock times are told. */
+  clock: string;
   /** The days of the table (day numbers, the end excluded): hours outside of them don't count. */
   fromDay: DayNumber;
   toDay: DayNumber;
@@ -74,6 +83,17 @@ export function cellText(o: Occurrence, column: TableColumn, setting: TableSetti
       return o.availability;
     case 'series':
       return o.dateKey === null ? '' : o.changed ? 'changed date' : 'yes';
+    case 'leaveBy':
+      return o.travelBefore > 0 ? at(takenWall(o).start) : '';
+    case 'reminder': {
+      const reminders = o.reminders ?? calendarReminders(setting.calendarOf.get(o.calendarId), o);
+      const said = { ...wording, clock: setting.clock };
+      return reminders.map((one) => sayReminder(one, o.wholeDay, said)).join('; ');
+    }
+    case 'importance': {
+      const importance = importanceOf(o.importance);
+      return importance === 'usual' ? '' : importance;
+    }
   }
 }
 
@@ -88,6 +108,10 @@ function sortValue(o: Occurrence, column: TableColumn, setting: TableSetting): n
       return o.end;
     case 'hours':
       return minutesWithin(o, setting.fromDay, setting.toDay);
+    case 'leaveBy':
+      return o.travelBefore > 0 ? minuteOfDay(takenWall(o).start) : 1440;
+    case 'importance':
+      return IMPORTANCES.indexOf(importanceOf(o.importance));
     default:
       return cellText(o, column, setting).toLowerCase();
   }

@@ -55,7 +55,10 @@ function joined({ staying, going }: Twin, now: EpochMs): CalendarEvent {
       icon: staying.icon ?? going.icon,
       categoryIds: union(staying.categoryIds, going.categoryIds),
       attendees: union(staying.attendees, going.attendees),
-      reminders: union(staying.reminders, going.reminders),
+      reminders:
+        staying.reminders && going.reminders
+          ? union(staying.reminders, going.reminders)
+          : (staying.reminders ?? going.reminders),
       attachments: union(staying.attachments, going.attachments),
       agenda: union(staying.agenda, going.agenda),
       // A date that either leaves out, or has of its own, stays so.

@@ -1,4 +1,3 @@
-import { newCalendar } from '../model/calendar';
 import type { CalendarEvent } from '../model/event';
 import { newEvent } from '../model/event';
 import { INKS } from '../model/inks';
@@ -6,8 +5,7 @@ import { DEFAULT_SETTINGS } from '../model/others';
 import { nextWorkday } from '../model/workweek';
 import { inkOf, NO_CATEGORY } from '../colour/inkOf';
 import { parseDate } from '../time/civil';
-import { calendarDefaults, inCalendarZone } from './newEvents';
-import { minutesFromStart, withMinutes } from '../reminders/words';
+import { inCalendarZone } from './newEvents';
 
 const timed = (from: string, to: string, fields: Partial<CalendarEvent> = {}) =>
   newEvent(
@@ -20,34 +18,6 @@ const timed = (from: string, to: string, fields: Partial<CalendarEvent> = {}) =>
     },
     0,
   );
-
-test('a new event begins with what its calendar says for hours and for whole days', () => {
-  const calendar = newCalendar({
-    id: 'c',
-    name: 'C',
-    ink: INKS.Kelp,
-    mark: 'bar',
-    order: 0,
-    defaultAvailability: 'away',
-    defaultReminders: [{ minutes: -15, from: 'start' }],
-    defaultWholeDayReminders: [{ minutes: 480, from: 'start' }],
-  });
-  const hours = timed('2026-11-24T09:00:00', '2026-11-24T10:00:00');
-  expect(calendarDefaults(calendar, hours)).toEqual({
-    availability: 'away',
-    reminders: [{ minutes: -15, from: 'start' }],
-  });
-  const day = { start: { kind: 'date' as const, date: '2026-11-24' } };
-  expect(calendarDefaults(calendar, day).reminders).toEqual([{ minutes: 480, from: 'start' }]);
-  expect(calendarDefaults(null, day)).toEqual({ availability: 'busy', reminders: [] });
-});
-
-test('reminders from the end stay when those from the start are chosen anew', () => {
-  const end = { minutes: 5, from: 'end' as const };
-  const kept = withMinutes([{ minutes: -5, from: 'start' }, end], [0, -60]);
-  expect(minutesFromStart(kept)).toEqual([-60, 0]);
-  expect(kept).toContainEqual(end);
-});
 
 test('a calendar’s zone gives the same instants, unless that would be another day', () => {
   const noon = timed('2026-11-24T12:00:00', '2026-11-24T13:00:00');

@@ -1,24 +1,7 @@
-import type { Calendar } from '../model/calendar';
 import { dayOf, wallOf } from '../model/common';
 import type { CalendarEvent } from '../model/event';
-import { isWholeDay } from '../model/event';
 import { formatLocal } from '../time/civil';
 import { instantFromWall, wallFromInstant } from '../time/zones';
-
-/** What a new event takes over from its calendar. */
-export function calendarDefaults(
-  calendar: Pick<
-    Calendar,
-    'defaultAvailability' | 'defaultReminders' | 'defaultWholeDayReminders'
-  > | null,
-  event: Pick<CalendarEvent, 'start'>,
-): Pick<CalendarEvent, 'availability' | 'reminders'> {
-  if (!calendar) return { availability: 'busy', reminders: [] };
-  return {
-    availability: calendar.defaultAvailability,
-    reminders: isWholeDay(event) ? calendar.defaultWholeDayReminders : calendar.defaultReminders,
-  };
-}
 
 /**
  * A new event in its calendar's zone, at the same instants; one that `repeats` as it is when that

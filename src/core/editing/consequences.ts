@@ -13,7 +13,17 @@ export interface PlannedSpan {
   endMs: EpochMs;
   wholeDay: boolean;
   isBooked: boolean;
+  /** Minutes that it takes to get there, and back. */
+  travelBefore?: number;
+  travelAfter?: number;
 }
+
+/** The same with the way there and back, which takes the person's time too. */
+export const withTravel = (span: PlannedSpan): PlannedSpan => ({
+  ...span,
+  startMs: span.startMs - (span.travelBefore ?? 0) * MINUTE,
+  endMs: span.endMs + (span.travelAfter ?? 0) * MINUTE,
+});
 
 const named = ({ title }: Occurrence) => `“${title || 'Untitled'}”`;
 
@@ -39,7 +49,7 @@ export function consequencesOf(
   workweek: Workweek,
 ): string[] {
   const said: string[] = [];
-  const clashes = span.isBooked && !span.wholeDay ? clashesWith(around, span, ownEventId) : [];
+  const clashes = span.isBooked && !span.wholeDay ? clashesWith(around, withTravel(span), ownEventId) : [];
   if (clashes.length === 1) said.push(`Overlaps ${named(clashes[0]!)}`);
   if (clashes.length > 1)
     said.push(`Overlaps ${named(clashes[0]!)} and ${clashes.length - 1} more`);

@@ -1,4 +1,4 @@
-import { calendarDefaults, inCalendarZone } from '../calendars/newEvents';
+import { inCalendarZone } from '../calendars/newEvents';
 import type { Calendar } from '../model/calendar';
 import type { CalendarEvent } from '../model/event';
 import type { Repeat } from '../recurrence/repeat';
@@ -57,7 +57,7 @@ export function draftOf({
     said ? undefined : calendar?.zone,
     repeat.pattern.kind !== 'none',
   );
-  const given = calendarDefaults(calendar ?? null, made);
-  const event = { ...made, ...given, reminders: reminders ?? given.reminders };
+  const availability = calendar?.defaultAvailability ?? 'busy';
+  const event = { ...made, availability, reminders: reminders ?? null };
   return withRepeat(event, repeat, workdays);
 }

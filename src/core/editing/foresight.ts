@@ -4,7 +4,7 @@ import type { Workweek } from '../model/others';
 import { count } from '../time/words';
 import type { WallMs } from '../time/units';
 import type { PlannedSpan } from './consequences';
-import { hoursProblem } from './consequences';
+import { hoursProblem, withTravel } from './consequences';
 
 /** One of the next dates of a series, with what it would meet. */
 export interface ForeseenDate {
@@ -34,7 +34,7 @@ export function foresightOf(
   const closure = around.find(
     (o) => closureIds.has(o.calendarId) && o.start < span.end && o.end > span.start,
   );
-  const clashes = span.isBooked && !span.wholeDay ? clashesWith(others, span, null) : [];
+  const clashes = span.isBooked && !span.wholeDay ? clashesWith(others, withTravel(span), null) : [];
   return {
     start: span.start,
     end: span.end,

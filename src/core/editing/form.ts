@@ -26,11 +26,30 @@ export interface EventForm {
   availability: Availability;
   visibility: 'public' | 'private';
   categoryIds: string[];
+  /** Its own reminders; null for those of its calendar. */
+  reminders: CalendarEvent['reminders'];
+  importance: number;
+  isQuiet: boolean;
+  /** Minutes; kept while the event is whole-day. */
+  travelBefore: number;
+  travelAfter: number;
   /** Name of a small icon; undefined for none. */
   icon?: string;
   /** Its own ink, over that of its calendar. */
   inkOverride?: string;
 }
+
+/** The fields of a form that say how an event is met: they are as the event has them. */
+const attentionOf = ({
+  reminders,
+  importance,
+  isQuiet,
+  travelBefore,
+  travelAfter,
+}: Pick<
+  EventForm,
+  'reminders' | 'importance' | 'isQuiet' | 'travelBefore' | 'travelAfter'
+>) => ({ reminders, importance, isQuiet, travelBefore, travelAfter });
 
 /** What a form shows of an event. `hours` are those, and the zone, that a whole-day event gets when it is given hours. */
 export function formOf(
@@ -40,7 +59,11 @@ export function formOf(
   const { title, calendarId, place, notes, link, availability, visibility } = event;
   const { categoryIds, icon, inkOverride } = event;
   const looks = { categoryIds, icon, inkOverride };
-  const text = { title, calendarId, place, notes, link, availability, visibility, ...looks };
+  const text = {
+    ...{ title, calendarId, place, notes, link, availability, visibility },
+    ...looks,
+    ...attentionOf(event),
+  };
   const startDay = dayOf(event.start);
   if (event.start.kind === 'date') {
     const kept = event.keptHours;
@@ -175,6 +198,7 @@ export function eventFromForm(form: EventForm, event: CalendarEvent): CalendarEv
     availability,
     visibility,
     categoryIds: form.categoryIds,
+    ...attentionOf(form),
     ...(form.icon && { icon: form.icon }),
     ...(form.inkOverride && { inkOverride: form.inkOverride }),
   };

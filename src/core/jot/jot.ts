@@ -5,6 +5,8 @@ import { civilDate, DAY, dayOfWall, MINUTE, weekdayOf } from '../time/civil';
 import type { DayNumber, WallMs } from '../time/units';
 import type { DayMeant, Meaning, OpenPattern, PartOfDay, Reading, TimeMeant } from './meanings';
 import { impossible } from './impossible';
+import type { Extras } from './extras';
+import { extrasOf } from './extras';
 import { remindersOf } from './reminders';
 import { otherReadings } from './otherReadings';
 import { understood } from './readings';
@@ -13,7 +15,7 @@ import type { JotContext } from './rule';
 import { withoutParts } from './title';
 
 export type JotPartKind =
-  'when' | 'length' | 'place' | 'calendar' | 'category' | 'link' | 'repeat' | 'reminder';
+  'when' | 'length' | 'place' | 'calendar' | 'category' | 'link' | 'repeat' | 'reminder' | 'extra';
 
 /** Words of a jotted line, by position. */
 export interface JotPart {
@@ -42,7 +44,9 @@ export interface Jot {
   link: string;
   repeat: Repeat;
   /** The reminders that the line asks for; null where it says nothing of them. */
-  reminders: CalendarEvent['reminders'] | null;
+  reminders: CalendarEvent['reminders'];
+  /** What it says of the way there, how much it matters, and whether it may be disturbed. */
+  extras: Extras;
   /** Which words said what, in order; for showing how the line was read. */
   parts: JotPart[];
 }
@@ -63,6 +67,9 @@ const PART_KINDS: Readonly<Record<Meaning['kind'], JotPartKind>> = {
   category: 'category',
   link: 'link',
   reminder: 'reminder',
+  travel: 'extra',
+  importance: 'extra',
+  quiet: 'extra',
 };
 
 const NOON = 12 * 60;
@@ -281,6 +288,7 @@ function jotOf(
       readings.flatMap(({ meaning }) => (meaning.kind === 'reminder' ? [meaning.reminder] : [])),
       dated,
     ),
+    extras: extrasOf(readings.map(({ meaning }) => meaning)),
     ...dated,
   };
 }

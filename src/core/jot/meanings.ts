@@ -37,12 +37,12 @@ export type EndMeant =
 
 export type PartOfDay = 'morning' | 'afternoon' | 'evening' | 'night' | 'noon' | 'midnight' | 'end';
 
-/** When a line asks to be reminded. */
+/** When a line asks to be reminded, and how where not on screen. */
 export type ReminderMeant =
-  /** Minutes from the start or the end; before is negative. */
-  | { at: 'minutes'; minutes: number; from: 'start' | 'end' }
+  /** Minutes from the start, the end, or the time to leave; before is negative. */
+  | { at: 'minutes'; minutes: number; from: 'start' | 'end' | 'leave'; how?: 'mail' | 'text' }
   /** So many days before, at a time of that day; null for the time of the event. */
-  | { at: 'day'; days: number; minute: MinuteOfDay | null }
+  | { at: 'day'; days: number; minute: MinuteOfDay | null; how?: 'mail' | 'text' }
   | { at: 'never' };
 
 /** What words of a line say. */
@@ -63,7 +63,11 @@ export type Meaning =
   | { kind: 'calendar'; id: string }
   | { kind: 'category'; id: string }
   | { kind: 'link'; link: string }
-  | { kind: 'reminder'; reminder: ReminderMeant };
+  | { kind: 'reminder'; reminder: ReminderMeant }
+  /** Minutes that it takes to get there, or back. */
+  | { kind: 'travel'; side: 'before' | 'after'; minutes: number }
+  | { kind: 'importance'; importance: 'high' | 'low' }
+  | { kind: 'quiet' };
 
 /** What a line can say once only. */
 type Slot =
@@ -94,6 +98,9 @@ const SLOTS: Readonly<Record<Meaning['kind'], readonly Slot[]>> = {
   calendar: ['calendar'],
   category: [],
   reminder: [],
+  travel: [],
+  importance: [],
+  quiet: [],
   link: ['link'],
 };
 const BITS: Readonly<Record<Slot, number>> = {

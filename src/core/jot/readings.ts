@@ -2,6 +2,7 @@ import { lengthReadings, linkReadings, namedRules, placeReadings, zoneReadings }
 import { bestReadings } from './best';
 import { DAY_RULES, namedDayRules } from './days';
 import type { Reading } from './meanings';
+import { EXTRA_RULES } from './extras';
 import { REMINDER_RULES } from './reminders';
 import { END_RULES, EXCEPT_RULES, REPEAT_RULES } from './repeats';
 import type { JotContext, Rule } from './rule';
@@ -73,7 +74,7 @@ function allReadings(text: JotText, context: JotContext): Reading[] {
     ...bare,
     ...stretches(text, [...days, ...times], context),
     ...untilReadings(text, days),
-    ...find([...END_RULES, ...UNTIL_MONTH, ...REMINDER_RULES, ...namedRules(context)]),
+    ...find([...END_RULES, ...UNTIL_MONTH, ...REMINDER_RULES, ...EXTRA_RULES, ...namedRules(context)]),
     ...lengthReadings(text, context),
     ...zoneReadings(text, [...times, ...bare, ...days], context),
     ...placeReadings(text),

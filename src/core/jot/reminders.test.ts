@@ -3,7 +3,7 @@ import { readJot } from './jot';
 import { TUESDAY } from './testing/context';
 
 const before = (minutes: number) => ({ minutes: -minutes, from: 'start' as const });
-const WORDING = { hourCycle: '24' } as const;
+const WORDING = { hourCycle: '24', locale: 'en-GB', clock: 'Europe/London' } as const;
 
 test.each([
   ['Lamp check Thu 14:00 remind me 20 min before', [before(20)], 'Reminder 20 min before'],

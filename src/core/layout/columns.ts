@@ -23,6 +23,9 @@ export interface Block {
   occurrence: Occurrence;
   y: number;
   height: number;
+  /** How far the way there and back reaches above and below it. */
+  wayBefore: number;
+  wayAfter: number;
   /** Left end and width, as shares of the column from 0 to 1. */
   left: number;
   width: number;
@@ -71,28 +74,38 @@ function placed(
   const top = Math.max(0, yOfMinute(frame, part.from));
   const bottom = Math.min(frame.height, yOfMinute(frame, part.to));
   const y = Math.min(top, frame.height - frame.minBlock);
+  const height = Math.max(frame.minBlock, bottom - y);
+  const cutStart = o.start < day * DAY || part.from < frame.fromMinute;
+  const cutEnd = o.end > (day + 1) * DAY || part.to > frame.toMinute;
+  const way = (minutes: number) => yOfMinute(frame, frame.fromMinute + minutes);
   return {
     occurrence: o,
     y,
-    height: Math.max(frame.minBlock, bottom - y),
-    cutStart: o.start < day * DAY || part.from < frame.fromMinute,
-    cutEnd: o.end > (day + 1) * DAY || part.to > frame.toMinute,
+    height,
+    wayBefore: cutStart ? 0 : Math.min(y, way(o.travelBefore)),
+    wayAfter: cutEnd ? 0 : Math.max(0, Math.min(frame.height - y - height, way(o.travelAfter))),
+    cutStart,
+    cutEnd,
   };
 }
+
+/** Where a block begins and ends with the way there and back. */
+const topOf = ({ y, wayBefore }: Placed) => y - wayBefore;
+const bottomOf = ({ y, height, wayAfter }: Placed) => y + height + wayAfter;
 
 /** Splits what is in order of its top into groups that no clear height divides. */
 function groupsOf(blocks: readonly Placed[]): Placed[][] {
   const groups: Placed[][] = [];
   let bottom = -Infinity;
   for (const block of blocks) {
-    if (block.y >= bottom) groups.push([]);
+    if (topOf(block) >= bottom) groups.push([]);
     groups.at(-1)!.push(block);
-    bottom = Math.max(bottom, block.y + block.height);
+    bottom = Math.max(bottom, bottomOf(block));
   }
   return groups;
 }
 
-const touches = (a: Placed, b: Placed) => a.y < b.y + b.height && b.y < a.y + a.height;
+const touches = (a: Placed, b: Placed) => topOf(a) < bottomOf(b) && topOf(b) < bottomOf(a);
 
 /** Puts a group side by side: each into the first track that is free, and wider where tracks beside it are. */
 function sideBySide(group: readonly Placed[]): Block[] {
@@ -123,7 +136,7 @@ function columnOf(frame: ColumnsFrame, occurrences: readonly Occurrence[], track
     else if (part.to <= frame.fromMinute && part.from < frame.fromMinute) column.before++;
     else timed.push(placed(frame, occurrence, day, part));
   }
-  timed.sort((a, b) => a.y - b.y || b.height - a.height);
+  timed.sort((a, b) => topOf(a) - topOf(b) || b.height - a.height);
   column.blocks = groupsOf(timed).flatMap(sideBySide);
   column.washes = column.tops.map((top) => top.occurrence).filter(takesDay);
   return column;

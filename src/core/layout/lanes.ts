@@ -3,6 +3,9 @@ export interface LaneItem {
   /** Left and right ends of the bar. */
   from: number;
   to: number;
+  /** How far the way there and back reaches beyond them; nothing for none. */
+  before?: number;
+  after?: number;
   /** Where the label begins when it stands on the bar, from the bar's left end. */
   labelOffset: number;
   /** How much room the label would like. */
@@ -31,16 +34,18 @@ interface Footprint {
 /** Space that an item takes. Near the right edge its label goes to the left, if it fits there. */
 function footprintOf(item: LaneItem, width: number, maxLabel: number): Footprint {
   const label = Math.min(item.labelWidth, maxLabel);
+  const { before = 0, after = 0 } = item;
   const end = item.from + item.labelOffset + label;
   const fitsLeft = item.from - label - GAP >= 0;
   if (end > width && item.to + GAP > width - label * 0.5 && fitsLeft) {
     return {
-      from: item.from - label - GAP,
-      to: Math.max(item.to, item.from + item.labelOffset),
+      from: item.from - Math.max(label + GAP, before),
+      to: Math.max(item.to + after, item.from + item.labelOffset),
       side: 'left',
     };
   }
-  return { from: item.from, to: Math.max(item.to, Math.min(end, width)), side: 'right' };
+  const to = Math.max(item.to + after, Math.min(end, width));
+  return { from: item.from - before, to, side: 'right' };
 }
 
 /**

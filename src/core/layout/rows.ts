@@ -41,6 +41,9 @@ export interface RowBar {
   /** From the bar's left end, when the label stands on the right side. */
   labelOffset: number;
   labelRoom: number;
+  /** How far the way there and back reaches beyond the bar. */
+  wayBefore: number;
+  wayAfter: number;
   /** Whether the event goes on before or after what this bar shows. */
   cutStart: boolean;
   cutEnd: boolean;
@@ -124,6 +127,8 @@ interface Timed {
   occurrence: Occurrence;
   from: number;
   to: number;
+  before: number;
+  after: number;
   cutStart: boolean;
   cutEnd: boolean;
 }
@@ -156,13 +161,18 @@ function timedPart(
   part: { from: number; to: number },
 ): Timed {
   const from = Math.max(0, xOfMinute(frame, part.from));
-  const to = Math.min(frame.width, xOfMinute(frame, part.to));
+  const to = Math.max(Math.min(frame.width, xOfMinute(frame, part.to)), from + MIN_BAR);
+  const cutStart = o.start < day * DAY || part.from < frame.fromMinute;
+  const cutEnd = o.end > (day + 1) * DAY || part.to > frame.toMinute;
+  const way = (minutes: number) => xOfMinute(frame, frame.fromMinute + minutes);
   return {
     occurrence: o,
     from,
-    to: Math.max(to, from + MIN_BAR),
-    cutStart: o.start < day * DAY || part.from < frame.fromMinute,
-    cutEnd: o.end > (day + 1) * DAY || part.to > frame.toMinute,
+    to,
+    before: cutStart ? 0 : Math.min(from, way(o.travelBefore)),
+    after: cutEnd ? 0 : Math.max(0, Math.min(frame.width - to, way(o.travelAfter))),
+    cutStart,
+    cutEnd,
   };
 }
 
@@ -181,6 +191,8 @@ function packDay(frame: RowsFrame, content: DayContent, tall: boolean, maxLabel:
     return {
       from: timed.from,
       to: timed.to,
+      before: timed.before,
+      after: timed.after,
       labelOffset: labelOffsetOf(timed, labelWidth),
       labelWidth,
     };
@@ -196,7 +208,8 @@ function packDay(frame: RowsFrame, content: DayContent, tall: boolean, maxLabel:
     ...(content.after ? [count(frame.width - frame.countWidth)] : []),
   ];
   const { places, lanes } = packLanes([...items, ...counts], frame.width, maxLabel);
-  const bars = content.timed.map(({ occurrence, from, to, cutStart, cutEnd }, i): RowBar => {
+  const bars = content.timed.map((timed, i): RowBar => {
+    const { occurrence, from, to, before, after, cutStart, cutEnd } = timed;
     const { lane, side, labelRoom } = places[i]!;
     const { labelOffset } = items[i]!;
     return {
@@ -207,6 +220,8 @@ function packDay(frame: RowsFrame, content: DayContent, tall: boolean, maxLabel:
       labelSide: side,
       labelOffset,
       labelRoom,
+      wayBefore: before,
+      wayAfter: after,
       cutStart,
       cutEnd,
     };

@@ -47,6 +47,8 @@ export const calendar = z.object({
   zone: zoneName.optional(),
   defaultReminders: z.array(reminder),
   defaultWholeDayReminders: z.array(reminder),
+  /** Which events its reminders are for: all, or those that take the person's time (busy and tentative). */
+  remindsOf: z.enum(['all', 'booked']).default('all'),
   defaultAvailability: availability,
   /** Minutes that a new event lasts; without it, as the settings have it. */
   defaultLength: z.number().int().min(5).max(1440).optional(),
@@ -72,6 +74,7 @@ export function newCalendar(
     description: '',
     defaultReminders: [],
     defaultWholeDayReminders: [],
+    remindsOf: 'all',
     defaultAvailability: 'busy',
     shown: true,
     listed: true,

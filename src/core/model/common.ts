@@ -74,11 +74,17 @@ export const id = z
 /** Epoch ms */
 export const instant = z.number().int();
 
-/** A reminder, in minutes from the start or end: before is negative. */
-export const reminder = z.object({
-  minutes: z.number().int(),
-  from: z.enum(['start', 'end']),
-});
+/** An address that mails can be sent to. */
+export const mailAddress = z.email('is not a mail address');
+
+/** A number that text messages can be sent to, with its country in front where it has one. */
+export const phoneNumber = z
+  .string()
+  .regex(/^\+?[\d\s()/.-]*$/, 'is not a phone number')
+  .refine((text) => {
+    const digits = text.replaceAll(/\D/g, '').length;
+    return digits >= 6 && digits <= 15;
+  }, 'is not a phone number');
 
 /** Six-digit hex colour. */
 export const hexColour = z.string().regex(/^#[0-9A-Fa-f]{6}$/, 'is not a colour');
@@ -94,6 +100,35 @@ export type JcalComponent = [string, JcalProperty[], JcalComponent[]];
 export const jcalComponent: z.ZodType<JcalComponent> = z.lazy(() =>
   z.tuple([z.string(), z.array(jcalProperty), z.array(jcalComponent)]),
 );
+
+/** How a reminder reaches the person; one that says nothing comes on screen. */
+export const reminderWay = z.enum(['mail', 'text']);
+
+const reminderParts = {
+  how: reminderWay.optional(),
+  /** It speaks up again so many times, so many minutes apart (REPEAT and DURATION, RFC 5545 §3.8.6.2). */
+  repeat: z
+    .object({ times: z.number().int().min(1).max(50), every: z.number().int().min(1) })
+    .optional(),
+  /** What came due until then is done with, by the file that it came from (ACKNOWLEDGED, RFC 9074 §6.1). */
+  acknowledged: instant.optional(),
+  /** The alarm of a file that it was read from, with what the app has no field for. */
+  alarm: jcalComponent.optional(),
+};
+
+/** A reminder that goes with its event: minutes from the start, the end, or the time to leave; before is negative. */
+const relativeReminder = z.object({
+  minutes: z.number().int(),
+  from: z.enum(['start', 'end', 'leave']),
+  ...reminderParts,
+});
+
+/** A reminder at an instant, wherever its event is moved (an absolute TRIGGER, RFC 5545 §3.8.6.3). */
+const fixedReminder = z.object({ at: instant, ...reminderParts });
+
+export const reminder = z.union([relativeReminder, fixedReminder]);
+export type Reminder = z.infer<typeof reminder>;
+export type RelativeReminder = z.infer<typeof relativeReminder>;
 
 /** What a file held that the app has no field for, kept so that an export gives it back. */
 export const passthrough = z.object({

@@ -92,7 +92,13 @@ const DATE_SPECS = {
   importance: field(z.number().int().min(0).max(9), { ...ofFile, initial: () => 0 }),
   categoryIds: field(z.array(id), { inFile: 'given', initial: () => [] }),
   attendees: field(z.array(attendee), { initial: () => [] }),
-  reminders: field(z.array(reminder), { inFile: 'given', initial: () => [] }),
+  /** Its own reminders, of which there may be none; null for those of its calendar. */
+  reminders: field(z.array(reminder).nullable(), { inFile: 'given', initial: () => null }),
+  /** Minutes that it takes to get there before it begins, and back after it ends. */
+  travelBefore: field(minutes, { inFile: 'given', initial: () => 0 }),
+  travelAfter: field(minutes, { inFile: 'given', initial: () => 0 }),
+  /** Whether reminders of other events wait while it lasts. */
+  isQuiet: field(z.boolean(), { inFile: 'given', initial: () => false }),
   icon: field(z.string().optional(), { inFile: 'given' }),
   inkOverride: field(hexColour.optional(), { inFile: 'given' }),
 };
@@ -133,8 +139,6 @@ export const EVENT_FIELDS = {
   changedDates: field(z.record(dateKey, changedDate), { ...seen, initial: () => ({}) }),
   /** Whole days of a series' length that follow the clock (DURATION in days, RFC 5545 §3.3.6): the rest passes exactly. */
   clockDays: field(z.number().int().min(1).optional(), ofFile),
-  travelBefore: field(minutes, { initial: () => 0 }),
-  travelAfter: field(minutes, { initial: () => 0 }),
   organizer: field(z.object({ name: z.string(), address: z.string() }).optional()),
   attachments: field(z.array(attachment), { initial: () => [] }),
   agenda: field(z.array(agendaPoint), { initial: () => [] }),

@@ -1,5 +1,14 @@
 import { travelProblem } from '../time/sheetClock';
-import { hexColour, id, instant, jcalComponent, plainDate, zoneName } from './common';
+import {
+  hexColour,
+  id,
+  instant,
+  jcalComponent,
+  mailAddress,
+  phoneNumber,
+  plainDate,
+  zoneName,
+} from './common';
 import { ACCENTS, DENSITIES, LARGEST_ZOOM, LEAST_ZOOM, TEXT_SIZES } from './look';
 import { DATE_ORDERS } from '../time/words';
 import { namedPeriod, periodRun, span } from './view';
@@ -60,6 +69,33 @@ const travel = z
   .object({ from: plainDate, to: plainDate, zone: zoneName })
   .refine((stay) => travelProblem(stay) === null, { message: 'ends before it begins' });
 
+/** How and when reminders may speak up, and where the outbox sends. */
+const remindingSettings = z.object({
+  /** Whether the person wants the browser's own notifications: not asked yet, put aside, wanted. */
+  notices: z.enum(['unasked', 'notNow', 'wanted']),
+  hasSound: z.boolean(),
+  /** Whether reminders wait while nobody works. */
+  isQuietOutsideWork: z.boolean(),
+  /** Until when they wait, whatever else is set. */
+  quietUntil: instant.nullable(),
+  /** Where mails and text messages go; empty for nowhere. */
+  mail: mailAddress.or(z.literal('')),
+  phone: phoneNumber.or(z.literal('')),
+  /** When the letter of the day is written; null for never. */
+  letterAt: minuteOfDay.nullable(),
+});
+export type RemindingSettings = z.infer<typeof remindingSettings>;
+
+const DEFAULT_REMINDING: RemindingSettings = {
+  notices: 'unasked',
+  hasSound: false,
+  isQuietOutsideWork: false,
+  quietUntil: null,
+  mail: '',
+  phone: '',
+  letterAt: null,
+};
+
 /** The person's own choices. Null means: as the browser has it. */
 export const settings = z.object({
   /** The home zone. */
@@ -113,6 +149,7 @@ export const settings = z.object({
   /** Which column of a table file means what, by the columns' names. */
   csvColumns: z.record(z.string(), z.record(z.string(), z.string())).default({}),
   workweek,
+  reminding: remindingSettings.default(DEFAULT_REMINDING),
 });
 export type Settings = z.infer<typeof settings>;
 
@@ -156,4 +193,5 @@ export const DEFAULT_SETTINGS: Settings = {
     days: [officeDay, officeDay, homeDay, officeDay, homeDay, dayOff, dayOff],
     exceptions: {},
   },
+  reminding: DEFAULT_REMINDING,
 };

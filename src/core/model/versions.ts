@@ -1,5 +1,7 @@
+import { remindersOfAlarms } from './alarmsOfOld';
+
 /** The version that everything stored is written in; each step in MIGRATIONS leads one version up. */
-export const SCHEMA_VERSION = 1;
+export const SCHEMA_VERSION = 2;
 
 export type Data = Record<string, unknown>;
 
@@ -9,4 +11,6 @@ export type Data = Record<string, unknown>;
  */
 export type MigrationSteps = Readonly<Record<number, (kind: string, data: Data) => Data>>;
 
-export const MIGRATIONS: MigrationSteps = {};
+export const MIGRATIONS: MigrationSteps = {
+  1: (kind, data) => (kind === 'event' ? remindersOfAlarms(data) : data),
+};

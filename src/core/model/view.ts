@@ -1,4 +1,5 @@
 import { availability, id, plainDate } from './common';
+import { IMPORTANCES } from './importance';
 import { z } from './zod';
 
 const counted = (least: number, most: number) => z.number().int().min(least).max(most);
@@ -36,6 +37,9 @@ export const TABLE_COLUMNS = [
   'place',
   'availability',
   'series',
+  'leaveBy',
+  'reminder',
+  'importance',
 ] as const;
 const tableColumn = z.enum(TABLE_COLUMNS);
 export type TableColumn = z.infer<typeof tableColumn>;
@@ -75,6 +79,7 @@ const filter = z.object({
   categoryIds: z.array(id),
   availability: z.array(availability),
   kinds: z.array(z.enum(FILTER_KINDS)),
+  importance: z.array(z.enum(IMPORTANCES)).default([]),
   place: z.string(),
   text: z.string(),
   isPastHidden: z.boolean(),
@@ -85,6 +90,7 @@ export const EMPTY_FILTER: Filter = {
   categoryIds: [],
   availability: [],
   kinds: [],
+  importance: [],
   place: '',
   text: '',
   isPastHidden: false,

@@ -20,6 +20,14 @@ export function sayWorkday(
   return [`${at(hours.from)} – ${at(hours.to)}`, workplace].filter(Boolean).join(', ');
 }
 
+const USUAL_HOURS = { from: 9 * 60, to: 17 * 60 };
+
+/** Hours that words such as "morning" go by on a day: those of work, or the usual ones where nobody works by day. */
+export function daytimeOf(day: DayNumber, workweek: Workweek): { from: number; to: number } {
+  const { hours } = workdayOf(day, workweek);
+  return hours !== null && hours.from < hours.to && hours.to <= 24 * 60 ? hours : USUAL_HOURS;
+}
+
 /** The first day after one that has working hours; the very next when none of the next year's has. */
 export function nextWorkday(day: DayNumber, workweek: Workweek): number {
   for (let next = day + 1; next <= day + 366; next++) {

@@ -3,8 +3,11 @@ import type { Occurrence } from '../agenda/occurrence';
 import { compileSeries, placed } from '../agenda/series';
 import type { CalendarEvent } from '../model/event';
 import { isSeries, isWholeDay } from '../model/event';
+import { importanceOf } from '../model/importance';
 import type { Filter, FilterKind } from '../model/view';
 import { EMPTY_FILTER } from '../model/view';
+import type { CalendarReminders } from '../reminders/following';
+import { calendarReminders } from '../reminders/following';
 import { DAY } from '../time/civil';
 import type { EpochMs } from '../time/units';
 
@@ -44,12 +47,26 @@ export const havingWords = (text: string): EventQuery => ({
 /** What a filter looks at: a date as a window shows it, or an event as a whole. */
 type Subject = Pick<
   Occurrence,
-  'title' | 'place' | 'wholeDay' | 'availability' | 'categoryIds' | 'dateKey' | 'endMs'
+  | 'title'
+  | 'place'
+  | 'wholeDay'
+  | 'availability'
+  | 'categoryIds'
+  | 'dateKey'
+  | 'endMs'
+  | 'importance'
+  | 'reminders'
 >;
+
+/** An event with the calendar that it lies on, whose reminders it may have. */
+export interface Whole {
+  event: CalendarEvent;
+  calendar: CalendarReminders | undefined;
+}
 
 const lower = (text: string) => text.toLocaleLowerCase('en');
 
-function isKind(subject: Subject, event: CalendarEvent, kind: FilterKind): boolean {
+function isKind(subject: Subject, { event, calendar }: Whole, kind: FilterKind): boolean {
   switch (kind) {
     case 'single':
       return subject.dateKey === null;
@@ -60,7 +77,7 @@ function isKind(subject: Subject, event: CalendarEvent, kind: FilterKind): boole
     case 'others':
       return event.attendees.length > 0;
     case 'reminder':
-      return event.reminders.length > 0;
+      return (subject.reminders ?? calendarReminders(calendar, subject)).length > 0;
     case 'attachment':
       return event.attachments.length > 0;
   }
@@ -73,16 +90,17 @@ const some = <T>(chosen: readonly T[], holds: (value: T) => boolean) =>
 /** Whether a date of an event passes a query's filter: each part of it that is set must hold. */
 export function passes(
   subject: Subject,
-  event: CalendarEvent,
+  whole: Whole,
   { filter, now }: Pick<EventQuery, 'filter' | 'now'>,
 ): boolean {
   const words = lower(filter.text).split(/\s+/).filter(Boolean);
-  const all = words.length ? lower(`${subject.title}\n${subject.place}\n${event.notes}`) : '';
+  const all = words.length ? lower(`${subject.title}\n${subject.place}\n${whole.event.notes}`) : '';
   return (
     !(filter.isPastHidden && subject.endMs <= now) &&
     some(filter.categoryIds, (id) => subject.categoryIds.includes(id)) &&
     some(filter.availability, (availability) => subject.availability === availability) &&
-    some(filter.kinds, (kind) => isKind(subject, event, kind)) &&
+    some(filter.importance, (importance) => importanceOf(subject.importance) === importance) &&
+    some(filter.kinds, (kind) => isKind(subject, whole, kind)) &&
     lower(subject.place).includes(lower(filter.place.trim())) &&
     words.every((word) => all.includes(word))
   );
@@ -96,19 +114,22 @@ function lastEnd(event: CalendarEvent): number {
 
 /** Whether an event as a whole, in whichever of its dates, passes a query's filter. */
 export function passesWhole(
-  event: CalendarEvent,
+  whole: Whole,
   query: Pick<EventQuery, 'filter' | 'now'>,
 ): boolean {
+  const { event } = whole;
   const subject: Subject = {
     title: event.title,
     place: event.place,
     wholeDay: isWholeDay(event),
     availability: event.availability,
     categoryIds: event.categoryIds,
+    importance: event.importance,
+    reminders: event.reminders,
     dateKey: isSeries(event) ? '' : null,
     endMs: query.filter.isPastHidden ? lastEnd(event) : Infinity,
   };
-  return passes(subject, event, query);
+  return passes(subject, whole, query);
 }
 
 /** How many parts of a filter are set. */
@@ -117,6 +138,7 @@ export function partsSet(filter: Filter): number {
     filter.categoryIds.length,
     filter.availability.length,
     filter.kinds.length,
+    filter.importance.length,
     filter.place.trim(),
     filter.text.trim(),
     filter.isPastHidden,

@@ -1,17 +1,29 @@
-import fc from 'fast-check';
-import { EventIndex } from '../agenda/eventIndex';
 import type { CalendarEvent } from '../model/event';
+import type { CalendarReminders } from './following';
 import { newEvent } from '../model/event';
 import { DAY, formatLocal, HOUR, MINUTE, parseDate, parseLocal } from '../time/civil';
 import { instantFromWall } from '../time/zones';
 import { againChoices } from './again';
 import { DEFAULT_SETTINGS } from '../model/others';
-import { remindersDue, remindersOfDate, Schedule } from './schedule';
-import { beginning, MOST_WAITING, putOff, shownAt, told, without } from './telling';
+import { remindersOfDate, Schedule } from './schedule';
+import {
+  beginning,
+  MOST_WAITING,
+  putOff,
+  queued,
+  released,
+  shownAt,
+  taken,
+  told,
+  untold,
+  untoldSince,
+  without,
+} from './telling';
 
-const RUNS = Number(process.env['PROPERTY_RUNS'] ?? 100);
 const LONDON = 'Europe/London';
 const START = parseLocal('2027-03-20T00:00:00');
+/** Without calendars no event follows any. */
+const newSchedule = () => new Schedule(() => undefined);
 const ALL = { zone: LONDON, calendarIds: new Set(['c']) };
 const at = (local: string) => instantFromWall(parseLocal(local), LONDON);
 
@@ -24,7 +36,7 @@ function event(fields: Partial<CalendarEvent>): CalendarEvent {
 const before = (minutes: number) => ({ minutes: -minutes, from: 'start' as const });
 
 function dues(one: CalendarEvent, from: string, to: string) {
-  const schedule = new Schedule();
+  const schedule = newSchedule();
   schedule.put(one);
   return schedule.between(at(from), at(to), ALL).map(({ at: due }) => due);
 }
@@ -73,12 +85,85 @@ describe('when a reminder is due', () => {
       },
     });
     const minutesOn = (day: string) =>
-      remindersOfDate(series, `2027-03-${day}T09:00:00`).map(({ minutes }) => minutes);
+      remindersOfDate(series, `2027-03-${day}T09:00:00`, undefined).map((one) =>
+        'at' in one ? one.at : one.minutes,
+      );
     expect(['20', '21', '22', '23', '24'].map(minutesOn)).toEqual([[-5], [], [-30], [-30], [-5]]);
   });
 
+  test('the time to leave is that of the way there, also of a date that has its own', () => {
+    const series = event({
+      rule: 'FREQ=DAILY;COUNT=2',
+      travelBefore: 25,
+      reminders: [{ minutes: -5, from: 'leave' }],
+      changedDates: { '2027-03-21T09:00:00': { travelBefore: 40 } },
+    });
+    expect(dues(series, '2027-03-20T00:00:00', '2027-03-22T00:00:00')).toEqual([
+      at('2027-03-20T08:30:00'),
+      at('2027-03-21T08:15:00'),
+    ]);
+  });
+
+  test('an alarm at an instant of its own, one that repeats, and one that was acknowledged', () => {
+    const one = event({
+      reminders: [
+        { at: at('2027-03-19T12:00:00') },
+        { minutes: -30, from: 'start', repeat: { times: 2, every: 10 } },
+        { minutes: -60, from: 'start', acknowledged: at('2027-03-20T08:00:00') },
+      ],
+    });
+    expect(dues(one, '2027-03-01T00:00:00', '2027-04-01T00:00:00')).toEqual([
+      at('2027-03-19T12:00:00'),
+      at('2027-03-20T08:30:00'),
+      at('2027-03-20T08:40:00'),
+      at('2027-03-20T08:50:00'),
+    ]);
+  });
+
+  test('an event without its own has those of its calendar: for hours, for whole days, as far as they are meant', () => {
+    const calendar: CalendarReminders = {
+      defaultReminders: [before(10)],
+      defaultWholeDayReminders: [{ minutes: 8 * 60, from: 'start' }],
+      remindsOf: 'booked',
+    };
+    const schedule = new Schedule((id) => (id === 'c' ? calendar : undefined));
+    const day = { kind: 'date', date: '2027-03-20' } as const;
+    const next = { kind: 'date', date: '2027-03-21' } as const;
+    schedule.put(event({ id: 'hours' }));
+    schedule.put(event({ id: 'none', reminders: [] }));
+    schedule.put(event({ id: 'free', availability: 'free' }));
+    schedule.put(event({ id: 'day', start: day, end: next }));
+    const found = () =>
+      schedule
+        .between(at('2027-03-20T00:00:00'), at('2027-03-21T00:00:00'), ALL)
+        .map(({ id, at: due }) => [id, due]);
+    expect(found()).toEqual([
+      ['day#start480', at('2027-03-20T08:00:00')],
+      ['hours#start-10', at('2027-03-20T08:50:00')],
+    ]);
+    calendar.defaultReminders = [];
+    schedule.put(event({ id: 'hours' }));
+    expect(found().map(([id]) => id)).toEqual(['day#start480']);
+  });
+
+  test('the next one is found however far it is, within a year', () => {
+    const schedule = newSchedule();
+    const from = at('2027-03-01T00:00:00');
+    const next = () => schedule.next(from, ALL);
+    expect(next()).toBeNull();
+    schedule.put(event({ id: 'far', reminders: [before(7 * 1440)] }));
+    expect(next()).toBe(at('2027-03-13T09:00:00'));
+    schedule.put(event({ id: 'near', reminders: [before(30 * 24 * 60)] }));
+    expect(next()).toBe(at('2027-03-13T09:00:00'));
+    schedule.put(event({ id: 'near', reminders: [{ at: at('2027-03-02T00:00:00') }] }));
+    expect(next()).toBe(at('2027-03-02T00:00:00'));
+    schedule.remove('near');
+    schedule.remove('far');
+    expect(next()).toBeNull();
+  });
+
   test('what is removed, on no such calendar or without reminders is not due', () => {
-    const schedule = new Schedule();
+    const schedule = newSchedule();
     const one = event({ reminders: [before(5)] });
     const window = [at('2027-03-20T00:00:00'), at('2027-03-21T00:00:00')] as const;
     schedule.put(one);
@@ -92,83 +177,12 @@ describe('when a reminder is due', () => {
   });
 });
 
-const someEvent = fc.record({
-  minute: fc.integer({ min: 0, max: 20 * 1440 }),
-  length: fc.integer({ min: 0, max: 3 * 60 }),
-  days: fc.integer({ min: 0, max: 2 }),
-  rule: fc.constantFrom(
-    undefined,
-    undefined,
-    'FREQ=DAILY;COUNT=5',
-    'FREQ=WEEKLY',
-    'FREQ=DAILY;INTERVAL=3',
-  ),
-  reminders: fc.array(
-    fc.record({
-      minutes: fc.integer({ min: -5 * 1440, max: 600 }),
-      from: fc.constantFrom('start' as const, 'end' as const),
-    }),
-    { maxLength: 3 },
-  ),
-});
-
-test('however the app is opened and closed, each reminder is told once, and none else', () => {
-  const steps = fc.array(fc.integer({ min: 1, max: 2000 }), { minLength: 1, maxLength: 25 });
-  fc.assert(
-    fc.property(fc.array(someEvent, { maxLength: 8 }), steps, (drafts, leaps) => {
-      const schedule = new Schedule();
-      const everything = new EventIndex();
-      const events = new Map<string, CalendarEvent>();
-      for (const [i, { minute, length, days, rule, reminders }] of drafts.entries()) {
-        const start = START + minute * MINUTE;
-        const times = days
-          ? {
-              start: { kind: 'date' as const, date: formatLocal(start).slice(0, 10) },
-              end: { kind: 'date' as const, date: formatLocal(start + days * DAY).slice(0, 10) },
-            }
-          : {
-              start: { kind: 'zoned' as const, local: formatLocal(start), zone: LONDON },
-              end: {
-                kind: 'zoned' as const,
-                local: formatLocal(start + length * MINUTE),
-                zone: LONDON,
-              },
-            };
-        const one = event({ id: `e${i}`, ...times, rule, reminders });
-        events.set(one.id, one);
-        schedule.put(one);
-        everything.put(one);
-      }
-      const begin = instantFromWall(START, LONDON);
-      let now = begin;
-      let standing = beginning(begin);
-      const heard: string[] = [];
-      for (const leap of leaps) {
-        now += leap * MINUTE;
-        const step = told(standing, schedule.between(standing.toldUntil, now, ALL), now);
-        heard.push(...(step?.fresh ?? []));
-        standing = step?.next ?? standing;
-        if (leap % 3 === 0) standing = without(standing, [...heard]);
-      }
-      const window = { fromDay: START / DAY - 10, toDay: now / DAY + 10, zone: LONDON };
-      const expected = everything
-        .query({ ...window, toDay: Math.ceil(window.toDay) }, null)
-        .occurrences.flatMap((o) => remindersDue(events.get(o.eventId)!, o, LONDON))
-        .filter(({ at: due }) => due > begin && due <= now)
-        .map(({ id }) => id);
-      // Two reminders of one event for the same moment are one.
-      expect([...heard].sort()).toEqual([...new Set(expected)].sort());
-    }),
-    { numRuns: RUNS },
-  );
-});
-
 describe('what waits', () => {
   const now = at('2027-03-20T09:00:00');
   const due = (id: string, ago = 0) => ({ id, at: now - ago * MINUTE });
 
   test('what came due while nobody looked is missed, what was put off comes back once', () => {
-    const first = told(beginning(now - DAY), [due('old', 90), due('new')], now)!;
+    const first = told(beginning(now - DAY), [due('old', 90), due('new')], now);
     expect(first.fresh).toEqual(['old', 'new']);
     expect(first.next.waiting.map(({ id, isMissed }) => [id, isMissed])).toEqual([
       ['old', true],
@@ -176,16 +190,53 @@ describe('what waits', () => {
     ]);
     const later = putOff(first.next, 'new', now + 5 * MINUTE);
     expect(shownAt(later, now).map(({ id }) => id)).toEqual(['old']);
-    expect(told(later, [], now + 4 * MINUTE)).toBeNull();
-    const again = told(later, [], now + 5 * MINUTE)!;
+    expect(told(later, [], now + 4 * MINUTE).fresh).toEqual([]);
+    const again = told(later, [], now + 5 * MINUTE);
     expect(again.fresh).toEqual(['new']);
-    expect(told(again.next, [], now + 6 * MINUTE)).toBeNull();
+    expect(told(again.next, [], now + 6 * MINUTE).fresh).toEqual([]);
     expect(without(again.next, ['old', 'new']).waiting).toEqual([]);
+  });
+
+  test('what is held back waits, is no loss, and comes once it is quiet no longer', () => {
+    const isHeld = (id: string) => id !== 'high';
+    const quiet = told(beginning(now - DAY), [due('a', 5), due('high')], now, isHeld);
+    expect(quiet.fresh).toEqual(['high']);
+    expect(shownAt(quiet.next, now).map(({ id }) => id)).toEqual(['high']);
+    const still = told(quiet.next, [], now + MINUTE, isHeld);
+    expect(still.fresh).toEqual([]);
+    const after = told(still.next, [], now + 2 * MINUTE);
+    expect(after.fresh).toEqual(['a']);
+    expect(shownAt(after.next, now + 2 * MINUTE)).toMatchObject([
+      { id: 'a', isMissed: false },
+      { id: 'high' },
+    ]);
+    expect(shownAt(released(quiet.next), now)).toHaveLength(2);
+    // What was put off and comes back while it is quiet waits, too.
+    const off = told(putOff(quiet.next, 'high', now + MINUTE), [], now + MINUTE, () => true);
+    expect([off.fresh, shownAt(off.next, now + MINUTE)]).toEqual([[], []]);
+  });
+
+  test('a clock that is set back begins anew where it is, and tells nothing twice', () => {
+    const first = told(beginning(now - DAY), [due('a')], now).next;
+    const done = without(first, ['a']);
+    const back = now - 60 * MINUTE;
+    expect(untoldSince(done, now, back)).toBe(back);
+    const later = told({ ...done, toldUntil: back }, untold(done, [due('a'), due('b', 30)]), now);
+    expect(later.fresh).toEqual(['b']);
+    expect(untoldSince(done, now + 5, now + 10)).toBe(now + 5);
+  });
+
+  test('messages are queued once, and leave when they were taken', () => {
+    const mail = { id: 'm', how: 'mail', to: 'a@quay.example', at: now, subject: 's', text: 't' } as const;
+    const waiting = queued(beginning(now), [mail]);
+    expect(waiting.toSend).toEqual([mail]);
+    expect(untold(waiting, [due('m')])).toEqual([]);
+    expect(taken(waiting, ['m']).toSend).toEqual([]);
   });
 
   test('of very many the newest are kept', () => {
     const many = Array.from({ length: MOST_WAITING + 5 }, (_, i) => due(`r${i}`));
-    const { waiting } = told(beginning(now - DAY), many, now)!.next;
+    const { waiting } = told(beginning(now - DAY), many, now).next;
     expect([waiting.length, waiting[0]!.id]).toEqual([MOST_WAITING, 'r5']);
   });
 
@@ -208,7 +259,7 @@ describe('what waits', () => {
 });
 
 test('of a daily series a day has one, and no time at all none', () => {
-  const schedule = new Schedule();
+  const schedule = newSchedule();
   const day = parseDate('2027-03-20');
   schedule.put(event({ rule: 'FREQ=DAILY', reminders: [before(10)] }));
   const begin = instantFromWall(day * DAY, LONDON);

@@ -1,44 +1,86 @@
 import { MINUTE } from '../time/civil';
 import type { EpochMs } from '../time/units';
-import type { Reminding } from './reminding';
+import type { Reminding, Waiting } from './reminding';
 import type { DueReminder } from './schedule';
 
 /** What is told later than this after it was due was missed, in ms. */
-const LATE = 2 * MINUTE;
+export const LATE = 2 * MINUTE;
 /** The most that wait; of more, the oldest are let go. */
 export const MOST_WAITING = 200;
+/** How many ids of what was told are kept. */
+const MOST_LATELY = 400;
+
+type Due = Pick<DueReminder, 'id' | 'at'>;
 
 /** How things begin: nothing of the past is told. */
-export const beginning = (now: EpochMs): Reminding => ({ toldUntil: now, waiting: [] });
+export const beginning = (now: EpochMs): Reminding => ({
+  toldUntil: now,
+  waiting: [],
+  lately: [],
+  toSend: [],
+});
 
-/** Reminders that are to be shown at a moment: those that wait, but for what was put off until later. */
+/** Whether a reminder that waits is to be told by a moment. */
+const isUp = ({ again, isHeld }: Waiting, now: EpochMs) =>
+  !isHeld && (again === undefined || again <= now);
+
+/** Reminders that are to be shown at a moment: those that wait, but for what was put off or is held back. */
 export const shownAt = ({ waiting }: Reminding, now: EpochMs) =>
-  waiting.filter(({ again }) => again === undefined || again <= now);
+  waiting.filter((one) => isUp(one, now));
+
+/** From when on reminders have not been told yet. A clock that was set back begins anew where it is. */
+export const untoldSince = (last: Reminding, checked: EpochMs, now: EpochMs): EpochMs =>
+  last.toldUntil > now + LATE ? now : Math.max(last.toldUntil, checked > now ? 0 : checked);
+
+/** What is due, without what has been told already: a clock that was set back comes by it again. */
+export function untold<T extends Due>(last: Reminding, due: readonly T[]): T[] {
+  const known = new Set([...last.waiting.map(({ id }) => id), ...last.lately]);
+  return due.filter(({ id }) => !known.has(id));
+}
+
+const withLately = (lately: readonly string[], ids: readonly string[]) =>
+  [...lately, ...ids].slice(-MOST_LATELY);
 
 /**
- * Takes up what has come due since things were told last. `fresh` are the ids of what is told for
- * the first time now, or again after it was put off; null where nothing is different.
+ * Takes up what has come due since things were told last (see `untold`). `fresh` are the ids of what
+ * is told for the first time now, or again after it was put off or held back; `isHeld` says what is
+ * not told for now.
  */
 export function told(
   last: Reminding,
-  due: readonly Pick<DueReminder, 'id' | 'at'>[],
+  due: readonly Due[],
   now: EpochMs,
-): { next: Reminding; fresh: string[] } | null {
-  const known = new Set(last.waiting.map(({ id }) => id));
-  const added = due
-    .filter(({ id }) => !known.has(id))
-    .map(({ id, at }) => ({ id, at, isMissed: now - at > LATE }));
-  const back = last.waiting.filter(({ again }) => again !== undefined && again <= now);
-  if (!due.length && !back.length) return null;
-  const isBack = new Set(back.map(({ id }) => id));
-  const waiting = last.waiting.map((one) =>
-    isBack.has(one.id) ? { id: one.id, at: one.at, isMissed: false } : one,
-  );
-  return {
-    next: { toldUntil: now, waiting: [...waiting, ...added].slice(-MOST_WAITING) },
-    fresh: [...isBack, ...added.map(({ id }) => id)],
+  isHeld: (id: string) => boolean = () => false,
+): { next: Reminding; fresh: string[] } {
+  const fresh: string[] = [];
+  const waiting = last.waiting.map((one): Waiting => {
+    const isBack = one.again !== undefined && one.again <= now;
+    if (!isBack && !one.isHeld) return one;
+    if (isHeld(one.id)) return one.isHeld ? one : { ...one, isHeld: true };
+    if (one.again !== undefined && one.again > now) return one;
+    fresh.push(one.id);
+    return { id: one.id, at: one.at, isMissed: false, isHeld: false };
+  });
+  const added = untold(last, due).map(({ id, at }): Waiting => {
+    const held = isHeld(id);
+    if (!held) fresh.push(id);
+    return { id, at, isMissed: now - at > LATE && !held, isHeld: held };
+  });
+  const next = {
+    ...last,
+    toldUntil: now,
+    waiting: [...waiting, ...added].slice(-MOST_WAITING),
+    lately: withLately(
+      last.lately,
+      added.map(({ id }) => id),
+    ),
   };
+  return { next, fresh };
 }
+
+/** Whether anything that waits may be told now for another reason than that it came due. */
+export const isStirring = ({ waiting }: Reminding, now: EpochMs) =>
+  waiting.some(({ again, isHeld }) => isHeld || (again !== undefined && again <= now));
 
 /** Reminders are done with. */
 export const without = (last: Reminding, ids: readonly string[]): Reminding => ({
@@ -50,4 +92,28 @@ export const without = (last: Reminding, ids: readonly string[]): Reminding => (
 export const putOff = (last: Reminding, id: string, again: EpochMs): Reminding => ({
   ...last,
   waiting: last.waiting.map((one) => (one.id === id ? { ...one, again } : one)),
+});
+
+/** Everything that is held back is told. */
+export const released = (last: Reminding): Reminding => ({
+  ...last,
+  waiting: last.waiting.map((one) => ({ ...one, isHeld: false })),
+});
+
+/** Messages join what is to be sent, each once. */
+export function queued(last: Reminding, messages: readonly Reminding['toSend'][number][]): Reminding {
+  return {
+    ...last,
+    toSend: [...last.toSend, ...messages],
+    lately: withLately(
+      last.lately,
+      messages.map(({ id }) => id),
+    ),
+  };
+}
+
+/** The outbox has taken messages. */
+export const taken = (last: Reminding, ids: readonly string[]): Reminding => ({
+  ...last,
+  toSend: last.toSend.filter(({ id }) => !ids.includes(id)),
 });

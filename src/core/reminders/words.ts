@@ -1,68 +1,89 @@
-import type { CalendarEvent } from '../model/event';
+import type { Reminder } from '../model/common';
+import { dayOfWall, minuteOfDay } from '../time/civil';
 import type { Wording } from '../time/words';
-import { joinWords, sayLength, sayMinute } from '../time/words';
+import { DATED_DAY, joinWords, sayDay, sayLength, sayMinute } from '../time/words';
+import { wallFromInstant } from '../time/zones';
 
-type Reminder = CalendarEvent['reminders'][number];
+/** The most reminders that an event can be given. */
+export const MOST_REMINDERS = 10;
 
-/** Reminders to choose from, in minutes from the start: before is negative. */
-export const TIMED_REMINDERS = [
-  { value: 0, label: 'At the start' },
-  { value: -5, label: '5 min before' },
-  { value: -10, label: '10 min' },
-  { value: -15, label: '15 min' },
-  { value: -30, label: '30 min' },
-  { value: -60, label: '1 hour' },
-  { value: -1440, label: '1 day' },
-] as const;
+const fromStart = (minutes: number): Reminder => ({ minutes, from: 'start' });
 
-/** The same for whole days, from the midnight in which they begin. */
-export const WHOLE_DAY_REMINDERS = [
-  { value: 8 * 60, label: 'That day, 8:00' },
-  { value: -7 * 60, label: 'Day before, 17:00' },
-  { value: -2 * 1440 + 9 * 60, label: '2 days before, 9:00' },
-  { value: -7 * 1440 + 9 * 60, label: 'A week before, 9:00' },
-] as const;
+const TIMED: readonly Reminder[] = [0, -5, -10, -15, -30, -60, -1440].map(fromStart);
+/** For whole days, from the midnight in which they begin. */
+const WHOLE_DAY: readonly Reminder[] = [
+  8 * 60,
+  -7 * 60,
+  -2 * 1440 + 9 * 60,
+  -7 * 1440 + 9 * 60,
+].map(fromStart);
+const ON_LEAVING: Reminder = { minutes: 0, from: 'leave' };
 
-/** Minutes of the reminders that count from the start. */
-export const minutesFromStart = (reminders: readonly Reminder[]): number[] =>
-  reminders.flatMap(({ from, minutes }) => (from === 'start' ? [minutes] : []));
+/** Reminders to choose from, for a whole day, for hours, and for hours that one has to get to. */
+export const usualReminders = (wholeDay: boolean, hasTravel: boolean): readonly Reminder[] =>
+  wholeDay ? WHOLE_DAY : hasTravel ? [ON_LEAVING, ...TIMED] : TIMED;
 
-/** Reminders at these minutes from the start, beside those that count from the end. */
-export const withMinutes = (
-  reminders: readonly Reminder[],
-  minutes: readonly number[],
-): Reminder[] => [
-  ...minutes.toSorted((a, b) => a - b).map((one): Reminder => ({ minutes: one, from: 'start' })),
-  ...reminders.filter(({ from }) => from === 'end'),
-];
+/** Whether two reminders speak up at the same time. */
+export const isSameTime = (a: Reminder, b: Reminder): boolean =>
+  'at' in a || 'at' in b
+    ? 'at' in a && 'at' in b && a.at === b.at
+    : a.minutes === b.minutes && a.from === b.from;
+
+const order = (reminder: Reminder) =>
+  'at' in reminder ? Infinity : reminder.minutes + (reminder.from === 'end' ? 1e9 : 0);
+
+/** Reminders with one more, in the order in which they speak up; one that is there twice counts once. */
+export const withReminder = (reminders: readonly Reminder[], added: Reminder): Reminder[] =>
+  [
+    ...reminders.filter((one) => !isSameTime(one, added) || one.how !== added.how),
+    added,
+  ].sort((a, b) => order(a) - order(b));
 
 const MINUTES_A_DAY = 24 * 60;
 
-/** "20 min before", "15 min after the end", "the day before, 17:00". */
-function sayReminder(
-  { minutes, from }: Reminder,
-  wholeDay: boolean,
-  { hourCycle }: Pick<Wording, 'hourCycle'>,
-): string {
-  if (wholeDay && from === 'start') {
-    const day = Math.floor(minutes / MINUTES_A_DAY);
-    const at = sayMinute(minutes - day * MINUTES_A_DAY, hourCycle);
-    if (day === 0) return `that day, ${at}`;
-    return day === -1
-      ? `the day before, ${at}`
-      : `${sayLength(-day * MINUTES_A_DAY)} before, ${at}`;
+/** How reminders are said: on which clock, and in whose words. */
+export type ReminderWording = Wording & { clock: string };
+
+function sayOnWholeDay(minutes: number, { hourCycle }: ReminderWording): string {
+  const day = Math.floor(minutes / MINUTES_A_DAY);
+  const at = sayMinute(minutes - day * MINUTES_A_DAY, hourCycle);
+  if (day === 0) return `that day, ${at}`;
+  if (day > 0) return `${sayLength(day * MINUTES_A_DAY)} after, ${at}`;
+  return day === -1 ? `the day before, ${at}` : `${sayLength(-day * MINUTES_A_DAY)} before, ${at}`;
+}
+
+function sayWhen(reminder: Reminder, wholeDay: boolean, wording: ReminderWording): string {
+  if ('at' in reminder) {
+    const wall = wallFromInstant(reminder.at, wording.clock);
+    const at = sayMinute(minuteOfDay(wall), wording.hourCycle);
+    return `${sayDay(dayOfWall(wall), wording, DATED_DAY)}, ${at}`;
   }
+  const { minutes, from } = reminder;
+  if (wholeDay && from === 'start') return sayOnWholeDay(minutes, wording);
+  const far = `${sayLength(Math.abs(minutes))} ${minutes < 0 ? 'before' : 'after'}`;
+  if (from === 'leave') return minutes === 0 ? 'when it is time to leave' : `${far} leaving`;
   if (minutes === 0) return `at the ${from}`;
-  const of = from === 'end' || minutes > 0 ? ` the ${from}` : '';
-  return `${sayLength(Math.abs(minutes))} ${minutes < 0 ? 'before' : 'after'}${of}`;
+  return from === 'end' || minutes > 0 ? `${far} the ${from}` : far;
+}
+
+const WAYS = { mail: ' by mail', text: ' by text message' } as const;
+
+/** "20 min before", "15 min after the end by mail", "the day before, 17:00". */
+export function sayReminder(reminder: Reminder, wholeDay: boolean, wording: ReminderWording): string {
+  const { how, repeat } = reminder;
+  const again = repeat ? `, and ${repeat.times} × again` : '';
+  return `${sayWhen(reminder, wholeDay, wording)}${how ? WAYS[how] : ''}${again}`;
 }
 
 /** When somebody is reminded, in words. */
 export function sayReminders(
   reminders: readonly Reminder[],
   wholeDay: boolean,
-  wording: Pick<Wording, 'hourCycle'>,
+  wording: ReminderWording,
 ): string {
   if (!reminders.length) return 'No reminder';
   return `Reminder ${joinWords(reminders.map((one) => sayReminder(one, wholeDay, wording)))}`;
 }
+
+/** A text that begins with a capital, for a button. */
+export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -2,6 +2,15 @@ import type { Occurrence } from '../agenda/occurrence';
 import { DAY, MINUTE, parseDate } from '../time/civil';
 import type { DayNumber } from '../time/units';
 
+/** What an occurrence holds of which nothing was said. */
+export const PLAIN = {
+  importance: 0,
+  travelBefore: 0,
+  travelAfter: 0,
+  isQuiet: false,
+  reminders: null,
+} as const;
+
 /** An occurrence for tests, at minutes of a day (day number). */
 export function timed(
   title: string,
@@ -23,6 +32,7 @@ export function timed(
     wholeDay: false,
     availability: 'busy',
     visibility: 'public',
+    ...PLAIN,
     categoryIds: [],
     zone: null,
     startMs: start,

@@ -3,7 +3,9 @@ import { freeInk, inkName } from '@/core/calendars/inks';
 import { reordered, showAsBefore, showOnly } from '@/core/calendars/showing';
 import type { MergeChoice } from '@/core/calendars/merge';
 import { mergedEvents, planMerge } from '@/core/calendars/merge';
-import { isSeries } from '@/core/model/event';
+import { isSeries, revised } from '@/core/model/event';
+import { remindersFor } from '@/core/reminders/following';
+import { count } from '@/core/time/words';
 import type { Calendar } from '@/core/model/calendar';
 import type { EventTime } from '@/core/model/common';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
@@ -56,14 +58,32 @@ function sayFields({ name }: Calendar, fields: Partial<Calendar>): string {
   return `Changed ${name}`;
 }
 
-/** Sets fields of a calendar, from how it was seen. */
-export const editCalendar: Planner<{ before: Calendar; fields: Partial<Calendar> }> = (
-  _,
-  { before, fields },
-) => ({
-  label: sayFields(before, fields),
-  edits: [{ type: 'calendar', before, after: { ...before, ...fields } }],
-});
+/** The events of a calendar that have its reminders, having none of their own. */
+export const followersOf = (records: Records, calendarId: string) =>
+  eventsOf(records, calendarId).filter(({ reminders }) => reminders === null);
+
+/**
+ * Sets fields of a calendar, from how it was seen. `isForNewOnly`: events that have its reminders
+ * keep those that they have now, as their own.
+ */
+export const editCalendar: Planner<{
+  before: Calendar;
+  fields: Partial<Calendar>;
+  isForNewOnly?: boolean;
+}> = ({ records, now }, { before, fields, isForNewOnly = false }) => {
+  const staying = isForNewOnly ? followersOf(records, before.id) : [];
+  const kept = staying.length ? `; ${count(staying.length, 'event')} keep their reminders` : '';
+  return {
+    label: `${sayFields(before, fields)}${kept}`,
+    edits: [
+      { type: 'calendar', before, after: { ...before, ...fields } },
+      ...staying.map((event) => {
+        const reminders = [...remindersFor(event, before)];
+        return eventEdit(event, revised(event, { reminders }, now));
+      }),
+    ],
+  };
+};
 
 const calendarsIn = (records: Records) =>
   inOrder(records.all('calendar').filter(({ removedAt }) => removedAt === undefined));

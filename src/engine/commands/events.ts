@@ -79,6 +79,9 @@ const SET = {
   categoryIds: () => 'Set the categories of',
   calendarId: () => 'Moved to another calendar:',
   availability: () => 'Set the availability of',
+  reminders: () => 'Set the reminders of',
+  importance: () => 'Set how much it matters:',
+  isQuiet: () => 'Set whether it may be disturbed:',
 } satisfies { [Field in keyof CalendarEvent]?: (value: CalendarEvent[Field]) => string };
 
 /** One of them with what it is to be. */

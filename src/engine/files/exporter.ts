@@ -105,7 +105,17 @@ export async function exportCalendarFile(
       .filter((file) => !withFiles || (isSmall(file) && !contents.has(file.id)))
       .map((file) => file.name),
     beside: withFiles ? attached.filter((file) => !isSmall(file)) : [],
-    text: writeCalendarFile({ name, events, tasks, passthrough, categories, contents, now }),
+    text: writeCalendarFile({
+      name,
+      events,
+      tasks,
+      passthrough,
+      categories,
+      calendars: new Map(chosen.map((calendar) => [calendar.id, calendar])),
+      mail: records.get('settings', 'mine')?.reminding.mail,
+      contents,
+      now,
+    }),
   };
 }
 

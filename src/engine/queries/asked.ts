@@ -1,7 +1,7 @@
 import type { EventIndex } from '@/core/agenda/eventIndex';
 import type { Occurrence, Window } from '@/core/agenda/occurrence';
 import type { CalendarEvent } from '@/core/model/event';
-import type { EventQuery } from '@/core/query/eventQuery';
+import type { EventQuery, Whole } from '@/core/query/eventQuery';
 import { partsSet, passes, passesWhole } from '@/core/query/eventQuery';
 import type { Repository } from '../repository';
 
@@ -34,6 +34,12 @@ export function askedCalendars(
   return new Set(asked.map(({ id }) => id));
 }
 
+/** An event with its calendar; null when it is not here any more. */
+export function wholeOf(records: Pick<Repository, 'get'>, id: string): Whole | null {
+  const event = records.get('event', id);
+  return event ? { event, calendar: records.get('calendar', event.calendarId) } : null;
+}
+
 /** The dates of a window that a query means, in order of start. */
 export function askDates({ records, index }: Asked, query: EventQuery, window: Window): Seen {
   const found = index.query(window, askedCalendars(records, query));
@@ -44,8 +50,8 @@ export function askDates({ records, index }: Asked, query: EventQuery, window: W
     : found.occurrences;
   if (partsSet(query.filter) === 0) return { ...found, occurrences: meant, hidden: 0 };
   const occurrences = meant.filter((o) => {
-    const event = records.get('event', o.eventId);
-    return event !== undefined && passes(o, event, query);
+    const whole = wholeOf(records, o.eventId);
+    return whole !== null && passes(o, whole, query);
   });
   return { ...found, occurrences, hidden: meant.length - occurrences.length };
 }
@@ -65,6 +71,6 @@ export function askEvents(asked: Asked, query: EventQuery, window: Window | null
         event.removedAt === undefined &&
         calendarIds.has(event.calendarId) &&
         (!only || only.has(event.id)) &&
-        passesWhole(event, query),
+        passesWhole({ event, calendar: asked.records.get('calendar', event.calendarId) }, query),
     );
 }

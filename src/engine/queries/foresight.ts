@@ -51,6 +51,8 @@ export function foresight(event: CalendarEvent, setting: ForesightSetting): Fore
       endMs,
       wholeDay: isWholeDay(date),
       isBooked: date.availability !== 'free',
+      travelBefore: date.travelBefore,
+      travelAfter: date.travelAfter,
     };
     return foresightOf(span, around, closures, workweek);
   });

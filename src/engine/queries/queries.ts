@@ -21,7 +21,7 @@ import type { EventQuery } from '@/core/query/eventQuery';
 import { ALL_SHOWN } from '@/core/query/eventQuery';
 import type { SetAside } from '../asides';
 import type { MergePreview } from '../commands/calendars';
-import { mergePreview } from '../commands/calendars';
+import { followersOf, mergePreview } from '../commands/calendars';
 import type { SweepRequest } from '../commands/sweep';
 import { planned, sweepSetting } from '../commands/sweep';
 import type { AttachmentRow, AttachmentStore } from '../files/attachmentStore';
@@ -168,6 +168,11 @@ export class Queries {
 
   mergePreview(fromId: string, intoId: string): MergePreview {
     return mergePreview(this.records, fromId, intoId);
+  }
+
+  /** Number of events that have the reminders of a calendar, having none of their own. */
+  followers(calendarId: string): number {
+    return followersOf(this.records, calendarId).length;
   }
 
   /** Number of events of each calendar, by its id. */

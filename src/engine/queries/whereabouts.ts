@@ -60,7 +60,7 @@ export function locate(
 
 /** Whether a sheet that asks by a query shows an occurrence. */
 export function seenBy(
-  records: Pick<Repository, 'all'>,
+  records: Pick<Repository, 'get' | 'all'>,
   occurrence: Occurrence,
   event: CalendarEvent,
   query: EventQuery,
@@ -68,6 +68,10 @@ export function seenBy(
   return {
     occurrence,
     isCalendarShown: askedCalendars(records, query).has(occurrence.calendarId),
-    passesFilter: passes(occurrence, event, query),
+    passesFilter: passes(
+      occurrence,
+      { event, calendar: records.get('calendar', event.calendarId) },
+      query,
+    ),
   };
 }

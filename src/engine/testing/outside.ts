@@ -5,5 +5,6 @@ import { MemoryFiles } from './memoryFiles';
 /** What is outside for tests and benchmarks: no network, and files in memory. */
 export const outside = (): Outside => ({
   askFeed: () => Promise.reject(new FileError('There is no network here.')),
+  sendMessage: () => Promise.reject(new Error('There is no network here.')),
   files: new MemoryFiles(),
 });

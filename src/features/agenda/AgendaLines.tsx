@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import type { AgendaLine } from '@/core/agenda/agendaDays';
 import type { Occurrence } from '@/core/agenda/occurrence';
+import { sayLeaveBy } from '@/core/agenda/standing';
 import { inkOf } from '@/core/colour/inkOf';
 import { nthDay } from '@/core/agenda/parts';
 import type { Calendar } from '@/core/model/calendar';
@@ -14,7 +15,7 @@ import { Mark } from '@/ui/Mark';
 import { usePalette } from '@/ui/theme/theme';
 import { useBarColours } from '@/features/bars/barColours';
 import { barName } from '@/features/bars/barName';
-import { barStyle } from '@/features/bars/barStyle';
+import { barStyle, startEdge } from '@/features/bars/barStyle';
 import { EventIcon } from '@/features/bars/EventIcon';
 import { pressable } from '@/features/bars/pressable';
 import { sayPart } from '@/features/bars/sayPart';
@@ -51,7 +52,7 @@ const EventLine = memo(function EventLine(props: EventLineProps) {
   const colours = useBarColours(o, inkOf(o, calendar?.ink ?? palette.dim, categoryInks));
   if (!calendar) return null;
   const part = sayPart(nthDay(o, day));
-  const under = [part, o.place].filter(Boolean).join(' · ');
+  const under = [part, o.place, sayLeaveBy(o, wording)].filter(Boolean).join(' · ');
   const isSelected = o.id === selectedId;
   return (
     <div
@@ -66,6 +67,7 @@ const EventLine = memo(function EventLine(props: EventLineProps) {
         style={{
           color: o.availability === 'away' ? colours.onSolid : colours.edge,
           ...barStyle(o.availability, colours),
+          boxShadow: startEdge(o.importance, colours.edge, colours.fill),
         }}
       >
         <Mark mark={calendar.mark} />

@@ -1,7 +1,9 @@
 import type { Occurrence } from '@/core/agenda/occurrence';
+import { sayLeaveBy } from '@/core/agenda/standing';
 import type { Calendar } from '@/core/model/calendar';
 import type { Wording } from '@/core/time/words';
 import { saySpan } from '@/core/time/words';
+import { importanceOf } from '@/core/model/importance';
 import { titleOf } from '@/core/model/titleOf';
 
 /** What a screen reader says of an event: title, time, calendar, availability, and whether changes to it wait. */
@@ -11,5 +13,16 @@ export function barName(
   wording: Wording,
   waits: boolean,
 ): string {
-  return `${titleOf(o)}, ${saySpan(o, wording)}, ${calendar.name}, ${o.availability}${o.dateKey === null ? '' : ', repeats'}${waits ? ', changes not kept yet' : ''}`;
+  const importance = importanceOf(o.importance);
+  const said = [
+    titleOf(o),
+    saySpan(o, wording),
+    calendar.name,
+    o.availability,
+    o.dateKey === null ? '' : 'repeats',
+    importance === 'usual' ? '' : `${importance} importance`,
+    sayLeaveBy(o, wording),
+    waits ? 'changes not kept yet' : '',
+  ];
+  return said.filter(Boolean).join(', ');
 }

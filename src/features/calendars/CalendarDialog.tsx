@@ -3,28 +3,22 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { alikeInks, freeInk, inkName } from '@/core/calendars/inks';
-import {
-  minutesFromStart,
-  TIMED_REMINDERS,
-  WHOLE_DAY_REMINDERS,
-  withMinutes,
-} from '@/core/reminders/words';
+import { remindsOtherwise } from '@/core/reminders/following';
 import type { Calendar } from '@/core/model/calendar';
 import { newCalendar } from '@/core/model/calendar';
 import { nextInkAndMark } from '@/core/model/inks';
 import { joinWords } from '@/core/time/words';
 import { useDo } from '@/data/commands';
-import { usePreferences } from '@/data/preferences';
-import { AVAILABILITIES } from '@/features/event/choices';
-import { ZonePicker } from '@/features/zones/ZonePicker';
-import { Choice } from '@/ui/Choice';
+import { useFollowers } from '@/data/queries';
 import { Dialog } from '@/ui/Dialog';
 import { InkChoice } from '@/ui/InkChoice';
 import { MarkChoice } from '@/ui/MarkChoice';
 import { TextField } from '@/ui/TextField';
 import { ToggleChip } from '@/ui/ToggleChip';
-import { ToggleGroup } from '@/ui/ToggleGroup';
 import { usePalette } from '@/ui/theme/theme';
+
+import { CalendarDefaults } from './CalendarDefaults';
+import { FollowersQuestion } from './FollowersQuestion';
 
 interface Props {
   /** Null makes a new one. */
@@ -32,8 +26,6 @@ interface Props {
   calendars: readonly Calendar[];
   onClose(): void;
 }
-
-const LENGTHS = [15, 30, 45, 60, 90, 120];
 
 function freshCalendar(calendars: readonly Calendar[]): Calendar {
   const { mark } = nextInkAndMark(calendars);
@@ -76,58 +68,6 @@ function InkAdvice({
   );
 }
 
-/** What new events of a calendar begin with. */
-function Defaults({ form, set }: { form: Calendar; set(fields: Partial<Calendar>): void }) {
-  const { settings, wording } = usePreferences();
-  const lengths = [...new Set([...LENGTHS, ...(form.defaultLength ? [form.defaultLength] : [])])];
-  return (
-    <>
-      <Choice
-        name="New events last"
-        value={form.defaultLength ?? null}
-        options={[
-          { value: null, label: `As in settings (${settings.defaultLength} min)` },
-          ...lengths.map((value) => ({ value, label: `${value} min` })),
-        ]}
-        onChoose={(length) => set({ defaultLength: length ?? undefined })}
-      />
-      <Choice
-        name="While they last I am"
-        value={form.defaultAvailability}
-        options={AVAILABILITIES}
-        onChoose={(defaultAvailability) => set({ defaultAvailability })}
-      />
-      <ToggleGroup
-        name="Remind me of events with a time"
-        options={TIMED_REMINDERS}
-        chosen={minutesFromStart(form.defaultReminders)}
-        onChange={(minutes) =>
-          set({ defaultReminders: withMinutes(form.defaultReminders, minutes) })
-        }
-      />
-      <ToggleGroup
-        name="Remind me of whole days"
-        options={WHOLE_DAY_REMINDERS}
-        chosen={minutesFromStart(form.defaultWholeDayReminders)}
-        onChange={(minutes) =>
-          set({ defaultWholeDayReminders: withMinutes(form.defaultWholeDayReminders, minutes) })
-        }
-      />
-      <ZonePicker
-        key={form.zone ?? 'home'}
-        label="Zone of new events"
-        placeholder="Home"
-        zone={form.zone ?? null}
-        hourCycle={wording.hourCycle}
-        onChoose={(zone) => set({ zone })}
-        {...(form.zone
-          ? { other: { label: 'Back to home', onPress: () => set({ zone: undefined }) } }
-          : {})}
-      />
-    </>
-  );
-}
-
 /** A calendar's name, looks, and what its events begin with. */
 export function CalendarDialog({ calendar, calendars, onClose }: Props) {
   const act = useDo();
@@ -139,14 +79,32 @@ export function CalendarDialog({ calendar, calendars, onClose }: Props) {
   const isTaken = others.some((other) => other.name.toLowerCase() === name.toLowerCase());
   const isGood = name !== '' && !isTaken;
 
-  async function keep() {
+  const [isAsking, setAsking] = useState(false);
+  const followers = useFollowers(calendar?.id ?? null);
+
+  async function keep(isForNewOnly = false) {
     if (!isGood) return;
     const after = { ...form, name };
     const done = calendar
-      ? await act({ kind: 'editCalendar', before: calendar, fields: after })
+      ? await act({ kind: 'editCalendar', before: calendar, fields: after, isForNewOnly })
       : await act({ kind: 'addCalendar', calendar: after });
     if (done) onClose();
   }
+  /** Asks first where events would be reminded of otherwise. */
+  function keepOrAsk() {
+    if (calendar && followers > 0 && remindsOtherwise(calendar, form)) setAsking(true);
+    else void keep();
+  }
+
+  if (isAsking)
+    return (
+      <FollowersQuestion
+        count={followers}
+        name={name}
+        onAnswer={(isForNewOnly) => void keep(isForNewOnly)}
+        onBack={() => setAsking(false)}
+      />
+    );
 
   return (
     <Dialog
@@ -155,7 +113,7 @@ export function CalendarDialog({ calendar, calendars, onClose }: Props) {
       footer={
         <>
           <Button onPress={onClose}>Cancel</Button>
-          <Button mode="contained" disabled={!isGood} onPress={() => void keep()}>
+          <Button mode="contained" disabled={!isGood} onPress={keepOrAsk}>
             {calendar ? 'Keep' : 'Make'}
           </Button>
         </>
@@ -168,7 +126,7 @@ export function CalendarDialog({ calendar, calendars, onClose }: Props) {
           error={isTaken}
           autoFocus={calendar === null}
           onChangeText={(text) => set({ name: text })}
-          onSubmitEditing={() => void keep()}
+          onSubmitEditing={keepOrAsk}
         />
         {isTaken && <Text role="alert">Another calendar has this name.</Text>}
         <TextField
@@ -191,7 +149,7 @@ export function CalendarDialog({ calendar, calendars, onClose }: Props) {
         </View>
         {form.kind === 'own' &&
           (hasMore ? (
-            <Defaults form={form} set={set} />
+            <CalendarDefaults form={form} set={set} />
           ) : (
             <View style={styles.more}>
               <Button compact icon="chevron-down" onPress={() => setMore(true)}>

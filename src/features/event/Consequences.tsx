@@ -15,12 +15,14 @@ const DAYS_SEEN = 31;
 interface Props {
   span: Span;
   isBooked: boolean;
+  /** Minutes that it takes to get there, and back. */
+  travel?: { travelBefore: number; travelAfter: number };
   ownEventId: string | null;
   preferences: Preferences;
 }
 
 /** One line that says what an event at this time would meet. It never stands in the way. */
-export function Consequences({ span, isBooked, ownEventId, preferences }: Props) {
+export function Consequences({ span, isBooked, travel, ownEventId, preferences }: Props) {
   const { clock: zone, settings } = preferences;
   const palette = usePalette();
   const fromDay = dayOfWall(span.start);
@@ -28,6 +30,8 @@ export function Consequences({ span, isBooked, ownEventId, preferences }: Props)
   const { data } = useOccurrences({ fromDay, toDay, zone });
   const planned = {
     ...span,
+    travelBefore: travel?.travelBefore,
+    travelAfter: travel?.travelAfter,
     isBooked,
     startMs: instantFromWall(span.start, zone),
     endMs: instantFromWall(span.end, zone),

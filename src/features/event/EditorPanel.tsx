@@ -27,6 +27,7 @@ import { Unreadable, useReadable } from '@/ui/unreadable';
 import { usePalette } from '@/ui/theme/theme';
 import { AVAILABILITIES } from './choices';
 import { ExceptionList } from './ExceptionList';
+import { AttentionPart } from '@/features/reminders/AttentionPart';
 import { EventText } from './EventText';
 import { Foresight } from './Foresight';
 import { LooksPart } from './LooksPart';
@@ -193,6 +194,7 @@ export function EditorPanel(props: Props) {
           <Consequences
             span={span}
             isBooked={form.availability !== 'free'}
+            travel={form}
             ownEventId={event.id}
             preferences={preferences}
           />
@@ -207,6 +209,11 @@ export function EditorPanel(props: Props) {
           value={form.availability}
           options={AVAILABILITIES}
           onChoose={(value) => setValue('availability', value)}
+        />
+        <AttentionPart
+          editor={editor}
+          calendar={calendars.find(({ id }) => id === form.calendarId)}
+          preferences={preferences}
         />
         {categories.length > 0 && (
           <>

@@ -6,6 +6,7 @@ import { dateAsEvent } from '@/core/editing/series/dates';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import { dayOfWall } from '@/core/time/civil';
+import { importanceOf, withImportance } from '@/core/model/importance';
 import { titleOf } from '@/core/model/titleOf';
 import { EVERYTHING } from '@/core/query/eventQuery';
 import { useDo } from '@/data/commands';
@@ -21,9 +22,14 @@ import { IconChoice } from '@/ui/IconChoice';
 import { InkChoice } from '@/ui/InkChoice';
 import type { MenuItem } from '@/ui/Menu';
 import { MenuList } from '@/ui/Menu';
-import { AVAILABILITIES } from './choices';
+import { AVAILABILITIES, IMPORTANCE_CHOICES } from './choices';
+import { MenuReminders } from './MenuReminders';
 
-type Part = 'ink' | 'icon' | 'categories' | 'calendar' | 'availability';
+type Part =
+  'ink' | 'icon' | 'categories' | 'calendar' | 'availability' | 'reminders' | 'importance';
+
+/** Parts of which a date may have its own: which dates are meant is asked. */
+const OF_A_DATE: readonly Part[] = ['categories', 'availability', 'reminders', 'importance'];
 
 interface Props {
   occurrence: Occurrence;
@@ -43,6 +49,8 @@ const TITLES: Record<Part, string> = {
   categories: 'Categories',
   calendar: 'Calendar',
   availability: 'While it lasts I am',
+  reminders: 'Reminders',
+  importance: 'How much it matters',
 };
 
 /** What can be done to an event without opening it. */
@@ -131,7 +139,28 @@ export function EventMenu(props: Props) {
               onChoose={(availability) => setDate({ field: 'availability', value: availability })}
             />
           )}
-          {isSeries && part !== 'categories' && part !== 'availability' && (
+          {part === 'reminders' && (
+            <MenuReminders
+              date={date}
+              calendar={calendar}
+              onKeep={(reminders) => setDate({ field: 'reminders', value: reminders })}
+            />
+          )}
+          {part === 'importance' && (
+            <Choice
+              name={TITLES.importance}
+              isNameHidden
+              value={importanceOf(date.importance)}
+              options={IMPORTANCE_CHOICES}
+              onChoose={(importance) =>
+                setDate({
+                  field: 'importance',
+                  value: withImportance(importance, date.importance),
+                })
+              }
+            />
+          )}
+          {isSeries && !OF_A_DATE.includes(part) && (
             <Text variant="bodySmall">Every date of the series gets it.</Text>
           )}
         </ScrollView>
@@ -152,6 +181,8 @@ export function EventMenu(props: Props) {
             icon: 'account-outline',
             onPress: () => setPart('availability'),
           },
+          { label: 'Reminders', icon: 'bell-outline', onPress: () => setPart('reminders') },
+          { label: 'Importance', icon: 'flag-outline', onPress: () => setPart('importance') },
         ]
       : []),
     { label: 'Copy to…', icon: 'content-copy', onPress: leave(props.onCopy) },

@@ -5,3 +5,10 @@ export const AVAILABILITIES = [
   { value: 'free', label: 'Free' },
   { value: 'away', label: 'Away' },
 ] as const;
+
+/** How much an event matters. */
+export const IMPORTANCE_CHOICES = [
+  { value: 'high', label: 'High' },
+  { value: 'usual', label: 'Usual' },
+  { value: 'low', label: 'Low' },
+] as const;

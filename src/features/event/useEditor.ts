@@ -1,5 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useEffect, useMemo, useState } from 'react';
+import type { Resolver } from 'react-hook-form';
 import { useForm, useWatch } from 'react-hook-form';
 import type { EventForm } from '@/core/editing/form';
 import { eventFromForm, formOf, timesProblem } from '@/core/editing/form';
@@ -7,7 +8,7 @@ import { repeatContext, repeatOf, withRepeat } from '@/core/editing/repeating';
 import { dateAsEvent } from '@/core/editing/series/dates';
 import type { DateEdit } from '@/core/editing/series/edit';
 import { editSeries } from '@/core/editing/series/edit';
-import { availability, hexColour, visibility, zoneName } from '@/core/model/common';
+import { availability, hexColour, reminder, visibility, zoneName } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
 import { titleOf } from '@/core/model/titleOf';
@@ -34,10 +35,18 @@ const fields = z.object({
   availability,
   visibility,
   categoryIds: z.array(z.string()),
+  reminders: z.array(reminder).nullable().default(null),
+  importance: z.number().default(0),
+  isQuiet: z.boolean().default(false),
+  travelBefore: z.number().default(0),
+  travelAfter: z.number().default(0),
   icon: z.string().optional(),
   inkOverride: hexColour.optional(),
 });
 const schema = fields.refine((form) => timesProblem(form) === null);
+
+/** The form as its library sees it: what a reminder kept of its file has no end for its types. */
+type Fields = Omit<EventForm, 'reminders'> & { reminders: unknown };
 
 /** What was put by of an edit: its fields, and the repeat where that was touched. */
 const putBy = z.object({
@@ -103,9 +112,9 @@ export function useEditor(
   );
   const hours = { startMinute: 9 * 60, length: settings.defaultLength, zone: home };
   const [asItIs] = useState(() => formOf(date, hours));
-  const { control, handleSubmit, setValue, reset } = useForm<EventForm>({
+  const { control, handleSubmit, setValue, reset } = useForm<Fields>({
     defaultValues: taken?.form ?? asItIs,
-    resolver: zodResolver(schema),
+    resolver: zodResolver(schema) as Resolver<Fields>,
   });
   const form = useWatch({ control }) as EventForm;
   const isInSeries = dateKey !== null && isSeries(event);
@@ -152,7 +161,8 @@ export function useEditor(
     control,
     form,
     setValue,
-    handleSubmit,
+    handleSubmit: (keep: (values: EventForm) => Promise<void>) =>
+      handleSubmit((values) => keep(values as EventForm)),
     problem: timesProblem(form),
     isInSeries,
     repeat,

@@ -5,6 +5,7 @@ import { Button, Text } from 'react-native-paper';
 import { calendarForNew } from '@/core/calendars/showing';
 import { ownTimes } from '@/core/editing/bothTimes';
 import { draftOf } from '@/core/editing/drafting';
+import { NO_EXTRAS, sayExtras } from '@/core/jot/extras';
 import { sayReminders } from '@/core/reminders/words';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Calendar } from '@/core/model/calendar';
@@ -56,8 +57,8 @@ export function JotLine({ day, calendars, preferences }: Props) {
   const length = span.wholeDay ? '' : ` · ${sayLength((span.end - span.start) / MINUTE)}`;
 
   function made(at: number) {
-    const { title, place, categoryIds, link, calendarId, repeat, zone, reminders } = jot;
-    const fields = { id: nanoid(12), calendarId, title, place, categoryIds, link };
+    const { title, place, categoryIds, link, calendarId, repeat, zone, reminders, extras } = jot;
+    const fields = { id: nanoid(12), calendarId, title, place, categoryIds, link, ...extras };
     const when = { span, repeat, reminders, clock, zone, workdays, now: at };
     return draftOf({ ...when, fields, calendar });
   }
@@ -105,7 +106,8 @@ export function JotLine({ day, calendars, preferences }: Props) {
             jot.place,
             calendar.name,
             itsOwn,
-            jot.reminders && sayReminders(jot.reminders, span.wholeDay, wording),
+            jot.reminders && sayReminders(jot.reminders, span.wholeDay, { ...wording, clock }),
+            sayExtras({ ...NO_EXTRAS, ...jot.extras }),
           ]
             .filter(Boolean)
             .join(' · ')}

@@ -2,6 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { clearStretches, clearMinutes } from '@/core/agenda/clear';
 import type { Occurrence } from '@/core/agenda/occurrence';
+import { sayLeaveBy } from '@/core/agenda/standing';
 import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
 import { dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
@@ -56,6 +57,7 @@ export function NowAndNext({ occurrences, now, workweek, zone, wording }: Props)
           <>
             Next: <Text style={styles.title}>{titleOf(next)}</Text> at {at(next.start)}, in{' '}
             {sayLength(minutes(now, next.start))}
+            {next.travelBefore > 0 && `, ${sayLeaveBy(next, wording)}`}
           </>
         ) : (
           'Nothing more today.'

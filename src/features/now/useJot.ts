@@ -4,7 +4,7 @@ import type { Jot, ReadJot } from '@/core/jot/jot';
 import { readJot } from '@/core/jot/jot';
 import type { Span } from '@/core/layout/drag';
 import type { Calendar } from '@/core/model/calendar';
-import { workdayOf } from '@/core/model/workweek';
+import { daytimeOf } from '@/core/model/workweek';
 import { dayOfWall } from '@/core/time/civil';
 import { isMonthFirst } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
@@ -12,10 +12,6 @@ import type { DayNumber } from '@/core/time/units';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useCategories, useNamedDays } from '@/data/queries';
-
-/** Hours of a day that is not worked on (minutes of the day). */
-const USUAL = { from: 9 * 60, to: 17 * 60 };
-const MINUTES_A_DAY = 24 * 60;
 
 interface Setting {
   /** The day (day number) that a line without a date means. */
@@ -80,8 +76,6 @@ function useReadJot(line: string, setting: Setting): ReadJot {
   const now = wallFromInstant(instant, clock);
   const namedDays = useNamedDays(dayOfWall(now), clock);
   return useMemo(() => {
-    const { hours } = workdayOf(day, settings.workweek);
-    const isUsual = hours !== null && hours.from < hours.to && hours.to <= MINUTES_A_DAY;
     return readJot(line, {
       now,
       day,
@@ -90,7 +84,7 @@ function useReadJot(line: string, setting: Setting): ReadJot {
       defaultCalendarId,
       defaultLength: settings.defaultLength,
       workdays,
-      workHours: isUsual ? hours : USUAL,
+      workHours: daytimeOf(day, settings.workweek),
       isMonthFirst: isMonthFirst(wording),
       namedDays,
     });

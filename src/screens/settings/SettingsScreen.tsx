@@ -8,6 +8,7 @@ import { Page } from '@/ui/Page';
 import type { ChangeSettings } from './change';
 import { LookCard } from './LookCard';
 import { SetAsideCard } from './SetAsideCard';
+import { RemindersCard } from './RemindersCard';
 import { SheetCard } from './SheetCard';
 import { StoreCard } from './StoreCard';
 import { TimeCard } from './TimeCard';
@@ -34,6 +35,7 @@ export function SettingsScreen() {
         }
         side={
           <View style={styles.cards}>
+            <RemindersCard preferences={preferences} onChange={change} />
             <LookCard settings={settings} onChange={change} />
             <WorkweekCard
               workweek={settings.workweek}

@@ -14,6 +14,7 @@ const PLACES = [
   { path: '/today', name: 'Today', icon: 'clipboard-clock-outline' },
   { path: '/tidy', name: 'Tidy', icon: 'broom' },
   { path: '/calendars', name: 'Calendars', icon: 'layers-outline' },
+  { path: '/sent', name: 'Outbox', icon: 'tray-full' },
   { path: '/removed', name: 'Removed', icon: 'trash-can-outline' },
   { path: '/settings', name: 'Settings', icon: 'cog-outline' },
 ] as const;

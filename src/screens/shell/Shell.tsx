@@ -12,7 +12,7 @@ import { useIsWide } from '@/ui/useIsWide';
 import { MessageBar } from './MessageBar';
 import { Navigation } from './Navigation';
 import { Notices } from './Notices';
-import { ReminderBar } from './ReminderBar';
+import { ReminderBar } from './reminders/ReminderBar';
 import { useHelpKey } from './useHelpKey';
 import { useKeptFocus } from './useKeptFocus';
 import { useUndoKeys } from './useUndoKeys';

@@ -4,7 +4,7 @@ import { JotLine } from '@/features/now/JotLine';
 import { NowAndNext } from '@/features/now/NowCard';
 import { Upcoming } from './Upcoming';
 import { findClashes } from '@/core/agenda/clashes';
-import { sayStanding } from '@/core/agenda/standing';
+import { sayLeaveBy, sayStanding } from '@/core/agenda/standing';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Calendar } from '@/core/model/calendar';
 import { dayOfWall, minuteOfDay } from '@/core/time/civil';
@@ -73,7 +73,12 @@ function EventRow({ occurrence: o, calendar, instant, wording, clashesWith, onOp
       <View style={styles.text}>
         <Text style={[styles.title, { color: colour }]}>{titleOf(o)}</Text>
         <Text variant="bodySmall" style={{ color: palette.dim }}>
-          {[o.wholeDay ? '' : `to ${at(o.end)}`, o.place, sayStanding(o, instant)]
+          {[
+            o.wholeDay ? '' : `to ${at(o.end)}`,
+            isOver ? '' : sayLeaveBy(o, wording),
+            o.place,
+            sayStanding(o, instant),
+          ]
             .filter(Boolean)
             .join(' · ')}
         </Text>

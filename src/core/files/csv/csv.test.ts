@@ -1,3 +1,4 @@
+import { PLAIN } from '../../testing/occurrences';
 import fc from 'fast-check';
 import type { Occurrence } from '../../agenda/occurrence';
 import { newEvent } from '../../model/event';
@@ -134,6 +135,7 @@ function occurrence(start: number, minutes: number, wholeDay: boolean, title: st
     wholeDay,
     availability: 'busy',
     visibility: 'public',
+    ...PLAIN,
     categoryIds: [],
     zone: LONDON,
     start,

@@ -1,4 +1,10 @@
-import type { Availability, JcalComponent, JcalProperty, Passthrough } from '../../model/common';
+import type {
+  Availability,
+  JcalComponent,
+  JcalProperty,
+  Passthrough,
+  Reminder,
+} from '../../model/common';
 import { hexColour } from '../../model/common';
 import { plannedTimes } from '../../editing/series/dates';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
@@ -6,6 +12,7 @@ import { durationOf, newEvent } from '../../model/event';
 import type { EventField, FileField } from '../../model/eventFields';
 import { DATE_CONTENT, FILE_FIELDS, GIVEN_FIELDS } from '../../model/eventFields';
 import { parseRule } from '../../recurrence/rule';
+import { readAlarms } from '../../reminders/alarms';
 import { DAY, parseLocal } from '../../time/civil';
 import type { EpochMs } from '../../time/units';
 import type { ParsedComponent } from './jcal';
@@ -22,8 +29,13 @@ export const AVAILABILITY_PROPERTY = 'x-orderly-availability';
 /** Ours too: an event's own ink (COLOR, RFC 7986 §5.9, has only names of colours) and icon. */
 export const INK_PROPERTY = 'x-orderly-ink';
 export const ICON_PROPERTY = 'x-orderly-icon';
-/** Marks an alarm that the app made of a reminder, so that it becomes one again. */
-export const REMINDER_PROPERTY = 'x-orderly-reminder';
+/** Whether an event has the reminders of its calendar, or none; without it those that stand there. */
+export const REMINDERS_PROPERTY = 'x-orderly-reminders';
+/** Minutes that it takes to get there, and back, for which iCalendar has no word. */
+export const TRAVEL_BEFORE_PROPERTY = 'x-orderly-travel-before';
+export const TRAVEL_AFTER_PROPERTY = 'x-orderly-travel-after';
+/** Whether reminders of other events wait while an event lasts. */
+export const QUIET_PROPERTY = 'x-orderly-quiet';
 
 /** Properties that become fields; all others pass through. */
 const OWN_PROPERTIES = new Set([
@@ -48,6 +60,10 @@ const OWN_PROPERTIES = new Set([
   AVAILABILITY_PROPERTY,
   INK_PROPERTY,
   ICON_PROPERTY,
+  REMINDERS_PROPERTY,
+  TRAVEL_BEFORE_PROPERTY,
+  TRAVEL_AFTER_PROPERTY,
+  QUIET_PROPERTY,
 ]);
 
 function readAvailability(component: JcalComponent): Availability {
@@ -93,20 +109,32 @@ function isSaidByFields(prop: JcalProperty): boolean {
   );
 }
 
-const isReminder = (component: JcalComponent) =>
-  component[0] === 'valarm' && property(component, REMINDER_PROPERTY) !== undefined;
-
-/** The reminders that the app wrote as alarms; all other alarms pass through. */
-function remindersOf(component: JcalComponent): EventDraft['reminders'] {
-  return component[2].filter(isReminder).flatMap((alarm) => {
-    const minutes = Number(textValue(alarm, REMINDER_PROPERTY));
-    const related = String(property(alarm, 'trigger')?.[1]['related'] ?? 'START').toUpperCase();
-    if (!Number.isInteger(minutes)) return [];
-    return [{ minutes, from: related === 'END' ? ('end' as const) : ('start' as const) }];
-  });
+/** Minutes that a property of ours says; 0 where it is not there, or says none. */
+function minutesIn(component: JcalComponent, name: string): number {
+  const minutes = Number(textValue(component, name));
+  return Number.isInteger(minutes) && minutes > 0 ? minutes : 0;
 }
 
-function passthroughOf(component: JcalComponent, extraRules: string[]): Passthrough | undefined {
+/** What an event says of its reminders; null where that is nothing, or that its calendar has them. */
+function remindersOf(
+  component: JcalComponent,
+  alarms: readonly Reminder[],
+): EventDraft['reminders'] {
+  switch (textValue(component, REMINDERS_PROPERTY).toUpperCase()) {
+    case 'CALENDAR':
+      return null;
+    case 'NONE':
+      return [...alarms];
+    default:
+      return alarms.length ? [...alarms] : null;
+  }
+}
+
+function passthroughOf(
+  component: JcalComponent,
+  extraRules: string[],
+  components: JcalComponent[],
+): Passthrough | undefined {
   const seen = new Set<string>();
   const properties: JcalProperty[] = [];
   const parameters: Record<string, Record<string, unknown>> = {};
@@ -121,7 +149,6 @@ function passthroughOf(component: JcalComponent, extraRules: string[]): Passthro
     } else if (!isSaidByFields(prop)) properties.push(prop);
   }
   for (const rule of extraRules) properties.push(['rrule', {}, 'unknown', rule]);
-  const components = component[2].filter((inner) => !isReminder(inner));
   const hasParameters = Object.keys(parameters).length > 0;
   if (!properties.length && !components.length && !hasParameters) return undefined;
   return { properties, components, ...(hasParameters ? { parameters } : {}) };
@@ -164,6 +191,8 @@ export function readEvent(
   const updated = epochOf(jcal, 'last-modified') ?? epochOf(jcal, 'dtstamp') ?? now;
   const classified = textValue(jcal, 'class').toUpperCase();
   const { inkOverride, icon } = inkAndIcon(jcal);
+  const travelBefore = minutesIn(jcal, TRAVEL_BEFORE_PROPERTY);
+  const { reminders, others } = readAlarms(jcal[2], travelBefore);
   const spoken: Spoken = {
     start,
     end,
@@ -177,12 +206,15 @@ export function readEvent(
     extraDates: readTimes(jcal, 'rdate', zones),
     skippedDates: readTimes(jcal, 'exdate', zones).map((time) => dateKeyFor(start, time.start)),
     availability: readAvailability(jcal),
-    reminders: remindersOf(jcal),
+    reminders: remindersOf(jcal, reminders),
+    travelBefore,
+    travelAfter: minutesIn(jcal, TRAVEL_AFTER_PROPERTY),
+    isQuiet: textValue(jcal, QUIET_PROPERTY).toUpperCase() === 'TRUE',
     inkOverride,
     icon,
     visibility: classified === 'PRIVATE' || classified === 'CONFIDENTIAL' ? 'private' : 'public',
     importance: Math.min(9, Math.max(0, Math.trunc(Number(textValue(jcal, 'priority'))) || 0)),
-    passthrough: passthroughOf(jcal, rules.slice(1)),
+    passthrough: passthroughOf(jcal, rules.slice(1), others),
   };
   const draft = newEvent(
     {
@@ -210,7 +242,7 @@ function assertBounds(draft: CalendarEvent): void {
 
 /** Whether a file says anything with a field's value. */
 function isGiven(value: unknown): boolean {
-  return Array.isArray(value) ? value.length > 0 : value !== undefined;
+  return Array.isArray(value) ? value.length > 0 : Boolean(value);
 }
 
 /**

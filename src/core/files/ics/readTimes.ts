@@ -6,10 +6,9 @@ import {
   dayOfWall,
   formatDate,
   formatLocal,
-  HOUR,
-  MINUTE,
   parseLocal,
 } from '../../time/civil';
+import { parseDuration } from '../../time/durations';
 import { instantFromWall, wallFromInstant } from '../../time/zones';
 import { dateKeyOf } from '../../agenda/series';
 import { timeOfInstant } from '../../editing/times';
@@ -36,15 +35,8 @@ function tzidOf(prop: JcalProperty): string | undefined {
   return typeof tzid === 'string' ? tzid : undefined;
 }
 
-/** A duration (RFC 5545 §3.3.6): days, which follow the clock, and ms, which pass exactly. */
-function readDuration(text: string): { days: number; ms: number } {
-  const m =
-    /^([+-])?P(?:(\d+)W)?(?:(\d+)D)?(?:T(?:(\d+)H)?(?:(\d+)M)?(?:(\d+)S)?)?$/.exec(text.trim()) ??
-    [];
-  const sign = m[1] === '-' ? -1 : 1;
-  const n = (i: number) => Number(m[i] ?? 0) * sign;
-  return { days: n(2) * 7 + n(3), ms: n(4) * HOUR + n(5) * MINUTE + n(6) * 1000 };
-}
+/** A duration; one that can't be read has no length. */
+const readDuration = (text: string) => parseDuration(text) ?? { days: 0, ms: 0 };
 
 /** The time a duration after another. */
 function addDuration(start: EventTime, text: string): EventTime {

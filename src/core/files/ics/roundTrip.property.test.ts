@@ -30,6 +30,10 @@ const changes = fc.oneof(
     () => ({ notes: 'First line\r\nsecond\rthird\n' }),
     () => ({ reminders: [{ minutes: -5, from: 'start' }] }),
     () => ({ reminders: [] }),
+    () => ({ reminders: null }),
+    () => ({ reminders: [{ minutes: -1440, from: 'start', how: 'mail' }] }),
+    () => ({ travelBefore: 25, reminders: [{ minutes: -5, from: 'leave', how: 'text' }] }),
+    () => ({ travelAfter: 10, isQuiet: true, importance: 1 }),
     () => ({ icon: undefined, inkOverride: undefined }),
     () => ({ icon: 'lamp', inkOverride: '#9A3A2C' }),
   ),
@@ -141,7 +145,7 @@ function datesOfText(text: string): Pick<NaiveDate, 'from' | 'to' | 'title' | 'r
       ),
       reminders: lines
         .filter(({ name }) => name === 'X-ORDERLY-REMINDER')
-        .map(({ value }) => Number(value)),
+        .map(({ value }) => Number(value.split(' ')[0])),
     });
     const master = components.find((lines) => !one(lines, 'RECURRENCE-ID'))!;
     const start = one(master, 'DTSTART')!;

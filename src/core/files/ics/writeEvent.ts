@@ -4,14 +4,32 @@ import type { CalendarEvent, ChangedDate } from '../../model/event';
 import { dateAsEvent } from '../../editing/series/dates';
 import { durationOf } from '../../model/event';
 import type { FileField } from '../../model/eventFields';
+import { writeAlarm } from '../../reminders/alarms';
+import type { CalendarReminders } from '../../reminders/following';
+import { remindersFor } from '../../reminders/following';
 import { DAY, formatLocal } from '../../time/civil';
 import { instantFromWall, utcWall } from '../../time/zones';
 import type { EpochMs } from '../../time/units';
 import { componentLines, foldLine, propertyLine } from './jcal';
-import { AVAILABILITY_PROPERTY, ICON_PROPERTY, INK_PROPERTY, REMINDER_PROPERTY } from './readEvent';
+import {
+  AVAILABILITY_PROPERTY,
+  ICON_PROPERTY,
+  INK_PROPERTY,
+  QUIET_PROPERTY,
+  REMINDERS_PROPERTY,
+  TRAVEL_AFTER_PROPERTY,
+  TRAVEL_BEFORE_PROPERTY,
+} from './readEvent';
 
-/** Names of categories by their ids. */
-export type CategoryNames = ReadonlyMap<string, string>;
+/** What the lines of an event say besides its own fields. */
+export interface Surroundings {
+  /** Names of categories by their ids. */
+  categories: ReadonlyMap<string, string>;
+  /** The calendar that it lies on, whose reminders it may have. */
+  calendar?: CalendarReminders;
+  /** Where mails that remind go; empty for nowhere known. */
+  mail?: string;
+}
 
 type Parameters = Record<string, unknown>;
 
@@ -69,7 +87,7 @@ interface Around {
   kept: Readonly<Record<string, Parameters>>;
   /** Whether the file had a property that the app keeps as it came. */
   has(property: string): boolean;
-  categories: CategoryNames;
+  categories: Surroundings['categories'];
 }
 type Writer = (event: CalendarEvent, around: Around) => JcalProperty[];
 
@@ -81,6 +99,8 @@ const text =
   };
 const given = (name: string, value: string | undefined): JcalProperty[] =>
   value ? [[name, {}, 'text', value]] : [];
+const minutes = (name: string, value: number): JcalProperty[] =>
+  value ? [[name, {}, 'integer', value]] : [];
 /** What stands elsewhere in the component: its rule, other dates, alarms, and what passes through. */
 const elsewhere: Writer = () => [];
 
@@ -112,11 +132,18 @@ const WRITERS: { [Field in FileField]: Writer } = {
   extraDates: elsewhere,
   skippedDates: elsewhere,
   changedDates: elsewhere,
-  reminders: elsewhere,
+  reminders: ({ reminders }) =>
+    given(REMINDERS_PROPERTY, reminders ? (reminders.length ? undefined : 'NONE') : 'CALENDAR'),
+  travelBefore: ({ travelBefore }) => minutes(TRAVEL_BEFORE_PROPERTY, travelBefore),
+  travelAfter: ({ travelAfter }) => minutes(TRAVEL_AFTER_PROPERTY, travelAfter),
+  isQuiet: ({ isQuiet }) => given(QUIET_PROPERTY, isQuiet ? 'TRUE' : undefined),
   passthrough: elsewhere,
 };
 
-function fieldProperties(event: CalendarEvent, categories: CategoryNames): JcalProperty[] {
+function fieldProperties(
+  event: CalendarEvent,
+  { categories }: Surroundings,
+): JcalProperty[] {
   const kept = event.passthrough?.parameters ?? {};
   const has = (name: string) => event.passthrough?.properties.some((p) => p[0] === name) ?? false;
   return [
@@ -129,21 +156,16 @@ function fieldProperties(event: CalendarEvent, categories: CategoryNames): JcalP
   ];
 }
 
-/** A reminder as an alarm (RFC 5545 §3.6.6). */
-function alarmLines(
-  { minutes, from }: CalendarEvent['reminders'][number],
-  title: string,
-): string[] {
-  const duration = `${minutes < 0 ? '-' : ''}PT${Math.abs(minutes)}M`;
-  const related = from === 'end' ? { related: 'END' } : {};
-  return [
-    'BEGIN:VALARM',
-    'ACTION:DISPLAY',
-    propertyLine(['description', {}, 'text', cleanText(title) || 'Reminder']),
-    propertyLine(['trigger', related, 'duration', duration]),
-    propertyLine([REMINDER_PROPERTY, {}, 'integer', minutes]),
-    'END:VALARM',
-  ];
+/** The reminders of an event as alarms (RFC 5545 §3.6.6), those of its calendar too: other devices know nothing of that. */
+function alarmLines(event: CalendarEvent, { calendar, mail }: Surroundings): string[] {
+  const { reminders, travelBefore } = event;
+  const around = {
+    title: cleanText(event.title) || 'Reminder',
+    travelBefore,
+    isOfCalendar: reminders === null,
+    mail,
+  };
+  return remindersFor(event, calendar).flatMap((one) => componentLines(writeAlarm(one, around)));
 }
 
 function repeatProperties(event: CalendarEvent): JcalProperty[] {
@@ -160,7 +182,7 @@ function componentOf(
   properties: JcalProperty[],
   rule: string | undefined,
   passthrough: Passthrough | undefined,
-  event: Pick<CalendarEvent, 'reminders' | 'title'>,
+  alarms: string[],
 ): string[] {
   return [
     'BEGIN:VEVENT',
@@ -168,7 +190,7 @@ function componentOf(
     ...(rule === undefined ? [] : [foldLine(`RRULE:${rule}`)]),
     ...(passthrough?.properties ?? []).map(propertyLine),
     ...(passthrough?.components ?? []).flatMap(componentLines),
-    ...event.reminders.flatMap((reminder) => alarmLines(reminder, event.title)),
+    ...alarms,
     'END:VEVENT',
   ];
 }
@@ -177,13 +199,14 @@ function changedDateLines(
   event: CalendarEvent,
   key: string,
   change: ChangedDate,
-  categories: CategoryNames,
+  around: Surroundings,
 ): string[] {
   const { andLater, passthrough, revision } = change;
   const date = { ...dateAsEvent(event, key), passthrough, revision: revision ?? 0 };
   const range = andLater ? { range: 'THISANDFUTURE' } : {};
   const id = timeProperty('recurrence-id', timeOfKey(event.start, key), range);
-  return componentOf([...fieldProperties(date, categories), id], undefined, passthrough, date);
+  const properties = [...fieldProperties(date, around), id];
+  return componentOf(properties, undefined, passthrough, alarmLines(date, around));
 }
 
 /**
@@ -200,12 +223,12 @@ function datesOnTheirOwn(event: CalendarEvent): [key: string, change: ChangedDat
 }
 
 /** The content lines of an event: its VEVENT, and one for each changed date. */
-export function eventLines(event: CalendarEvent, categories: CategoryNames): string[] {
-  const properties = [...fieldProperties(event, categories), ...repeatProperties(event)];
+export function eventLines(event: CalendarEvent, around: Surroundings): string[] {
+  const properties = [...fieldProperties(event, around), ...repeatProperties(event)];
   return [
-    ...componentOf(properties, event.rule, event.passthrough, event),
+    ...componentOf(properties, event.rule, event.passthrough, alarmLines(event, around)),
     ...datesOnTheirOwn(event).flatMap(([key, change]) =>
-      changedDateLines(event, key, change, categories),
+      changedDateLines(event, key, change, around),
     ),
   ];
 }

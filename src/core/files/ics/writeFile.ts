@@ -10,7 +10,8 @@ import { utcWall } from '../../time/zones';
 import { seriesOf } from '../../editing/series/dates';
 import { inlineProperty } from '../attached';
 import { componentLines, foldLine, propertyLine } from './jcal';
-import type { CategoryNames } from './writeEvent';
+import type { CalendarReminders } from '../../reminders/following';
+import type { Surroundings } from './writeEvent';
 import { cleanText, eventLines, timesWritten } from './writeEvent';
 import { OWN_PRODUCT } from './readFile';
 import { zoneLines } from './writeZone';
@@ -23,7 +24,11 @@ export interface CalendarFile {
   /** What the files that came in held besides. */
   passthrough: readonly Passthrough[];
   /** Names of the categories that events have, by id. */
-  categories?: CategoryNames;
+  categories?: Surroundings['categories'];
+  /** The calendars that events lie on, by id: they may have their reminders. */
+  calendars?: ReadonlyMap<string, CalendarReminders>;
+  /** Where mails that remind go. */
+  mail?: string;
   /** Contents (base64) of the attached files that go inside, by id; others stay behind. */
   contents?: ReadonlyMap<string, string>;
   /** When it is written, epoch ms. */
@@ -95,9 +100,11 @@ export function writeCalendarFile(file: CalendarFile): string {
     // A year on either side: what begins in one may reach into the next.
     lines.push(...zoneLines(zone, from - 1, to + 1));
   }
-  const categories: CategoryNames = file.categories ?? new Map();
-  for (const event of file.events)
-    lines.push(...eventLines(withFilesInside(event, file.contents), categories));
+  const { categories = new Map<string, string>(), calendars, mail } = file;
+  for (const event of file.events) {
+    const around = { categories, calendar: calendars?.get(event.calendarId), mail };
+    lines.push(...eventLines(withFilesInside(event, file.contents), around));
+  }
   for (const task of file.tasks) lines.push(...taskLines(task));
   for (const { components } of file.passthrough) lines.push(...components.flatMap(componentLines));
   lines.push('END:VCALENDAR', '');

@@ -10,9 +10,10 @@ import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { useBarColours } from '@/features/bars/barColours';
 import { barName } from '@/features/bars/barName';
-import { barStyle } from '@/features/bars/barStyle';
+import { barStyle, startEdge } from '@/features/bars/barStyle';
 import { EventIcon } from '@/features/bars/EventIcon';
 import { pressable } from '@/features/bars/pressable';
+import { Ways } from '@/features/bars/Ways';
 import { MIN_WORDS } from './geometry';
 
 interface Props {
@@ -63,11 +64,14 @@ export const BlockView = memo(function BlockView(props: Props) {
         height: height - 1,
         color: isSolid ? colours.onSolid : colours.text,
         ...barStyle(o.availability, colours),
-        boxShadow: `inset 3px 0 0 ${isSolid ? colours.onSolid : colours.edge}`,
+        boxShadow: isSolid
+          ? startEdge(o.importance, colours.onSolid, colours.solid)
+          : startEdge(o.importance, colours.edge, colours.fill),
         ...(isSelected && { borderColor: colours.edge, outline: `1px solid ${colours.edge}` }),
         ...(isDragged && { opacity: 0.4 }),
       }}
     >
+      <Ways along="down" before={block.wayBefore} after={block.wayAfter} colour={colours.edge} />
       {blockWidth >= MIN_WORDS && (
         <div className="sheet-block-text">
           <div className={titleClass}>

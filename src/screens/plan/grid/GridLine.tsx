@@ -9,7 +9,7 @@ import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { useBarColours } from '@/features/bars/barColours';
 import { barName } from '@/features/bars/barName';
-import { barStyle } from '@/features/bars/barStyle';
+import { barStyle, startEdge } from '@/features/bars/barStyle';
 import { EventIcon } from '@/features/bars/EventIcon';
 import type { Box } from '../sheet/Ghost';
 import { pressable } from '@/features/bars/pressable';
@@ -45,7 +45,7 @@ export const GridLine = memoPlaced(function GridLine(props: Props) {
         ...props.at,
         color: isSolid ? colours.onSolid : colours.text,
         ...barStyle(o.availability, colours),
-        boxShadow: `inset 3px 0 0 ${colours.edge}`,
+        boxShadow: startEdge(o.importance, colours.edge, colours.fill),
         ...(isSelected && { borderColor: colours.edge, outline: `1px solid ${colours.edge}` }),
         ...(props.isDragged && { opacity: 0.4 }),
       }}
@@ -60,6 +60,7 @@ export const GridLine = memoPlaced(function GridLine(props: Props) {
               </span>
             </>
           )}
+          {o.travelBefore > 0 && <span className="sheet-lead" />}
           <EventIcon icon={o.icon} />
           {titleOf(o)}
         </>

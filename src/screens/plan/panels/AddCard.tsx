@@ -1,6 +1,5 @@
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import { sayReminders } from '@/core/reminders/words';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import { sayWorkday, workdayOf } from '@/core/model/workweek';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
@@ -8,6 +7,8 @@ import { sayLength, saySpanFrom } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
 import { Consequences } from '@/features/event/Consequences';
 import { Foresight } from '@/features/event/Foresight';
+import { sayExtras } from '@/core/jot/extras';
+import { RemindersPart, sayWhose } from '@/features/reminders/RemindersPart';
 import { RepeatFields } from '@/features/event/RepeatFields';
 import { TimesFields } from '@/features/event/TimesFields';
 import { Understood } from '@/features/event/Understood';
@@ -139,11 +140,28 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
             onChange={(next) => correct({ repeat: next })}
           />
         )}
-        {jot.reminders && (
-          <View style={styles.reminder}>
-            <Icon name="bell-outline" size={18} color={palette.dim} />
-            <Text>{sayReminders(jot.reminders, span.wholeDay, wording)}</Text>
-          </View>
+        <Understood
+          icon="bell-outline"
+          name="Reminders"
+          value={sayWhose({ ...event, wholeDay: span.wholeDay }, calendar, preferences)}
+          isOpen={open === 'reminders'}
+          onPress={() => toggle('reminders')}
+        />
+        {open === 'reminders' && (
+          <RemindersPart
+            reminders={event.reminders}
+            availability={event.availability}
+            begin={span}
+            hasTravel={event.travelBefore > 0}
+            calendar={calendar}
+            preferences={preferences}
+            onChange={(reminders) => correct({ reminders })}
+          />
+        )}
+        {sayExtras(event) !== '' && (
+          <Text variant="bodySmall" style={{ color: palette.dim }}>
+            {sayExtras(event)}
+          </Text>
         )}
         <Understood
           icon="map-marker-outline"
@@ -189,6 +207,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
           <Consequences
             span={span}
             isBooked={calendar?.defaultAvailability !== 'free'}
+            travel={event}
             ownEventId={null}
             preferences={preferences}
           />
@@ -202,7 +221,6 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
 }
 
 const styles = StyleSheet.create({
-  reminder: { flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: 40 },
   before: { flexDirection: 'row', alignItems: 'center', borderRadius: 8, paddingLeft: 10 },
   grow: { flex: 1 },
   last: { alignSelf: 'flex-start' },

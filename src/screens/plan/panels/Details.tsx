@@ -3,7 +3,11 @@ import { Button, Text } from 'react-native-paper';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { homeTimes, ownTimes } from '@/core/editing/bothTimes';
 import { dateAsEvent } from '@/core/editing/series/dates';
-import { sayReminders } from '@/core/reminders/words';
+import { sayLeaveBy } from '@/core/agenda/standing';
+import { sayExtras } from '@/core/jot/extras';
+import { calendarReminders } from '@/core/reminders/following';
+import { capital } from '@/core/reminders/words';
+import { sayWhose } from '@/features/reminders/RemindersPart';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Calendar } from '@/core/model/calendar';
 import { MINUTE } from '@/core/time/civil';
@@ -77,7 +81,8 @@ export function Details(props: Props) {
   const place = (date ?? o).place;
   const categories = useCategories();
   const labels = categories.filter(({ id }) => o.categoryIds.includes(id));
-  const reminders = (date ?? event)?.reminders ?? [];
+  const isReminded = (o.reminders ?? calendarReminders(calendar, o)).length > 0;
+  const extras = [sayExtras(o), capital(sayLeaveBy(o, wording))].filter(Boolean).join(' · ');
   const length = o.wholeDay ? '' : ` (${sayLength((o.endMs - o.startMs) / MINUTE)})`;
 
   return (
@@ -134,8 +139,11 @@ export function Details(props: Props) {
       )}
       {atHome && <Line icon="home-outline">{atHome}</Line>}
       {said && <Line icon="repeat">{said}</Line>}
-      {reminders.length > 0 && (
-        <Line icon="bell-outline">{sayReminders(reminders, o.wholeDay, preferences.wording)}</Line>
+      {(isReminded || o.reminders !== null) && (
+        <Line icon="bell-outline">{sayWhose(o, calendar, preferences)}</Line>
+      )}
+      {extras !== '' && (
+        <Line icon={o.travelBefore > 0 ? 'walk' : 'flag-outline'}>{extras}</Line>
       )}
       {o.changed && <Line icon="pencil-outline">This date was changed by hand.</Line>}
       <View style={styles.line}>

@@ -45,9 +45,10 @@ interface Corrections {
   calendarId?: string;
   repeat?: Repeat;
   categoryIds?: string[];
+  reminders?: CalendarEvent['reminders'];
 }
 
-type Part = 'when' | 'where' | 'repeat';
+type Part = 'when' | 'where' | 'repeat' | 'reminders';
 
 /** The span that counts: corrected, said in the line, pressed on the sheet; in that order. */
 function spanMeant(
@@ -137,6 +138,8 @@ export function useAdding(adding: Adding) {
   const calendarId = corrections.calendarId ?? jot.calendarId;
   const calendar = calendars.find(({ id }) => id === calendarId);
   const categoryIds = corrections.categoryIds ?? jot.categoryIds;
+  const reminders =
+    corrections.reminders === undefined ? jot.reminders : corrections.reminders;
   const times = corrections.times ?? timesOf(span);
   const problem = timesProblem(times);
   const event = draft();
@@ -153,8 +156,8 @@ export function useAdding(adding: Adding) {
   }, [onDraft, start, end, wholeDay]);
 
   function draft(): CalendarEvent {
-    const fields = { id, calendarId, title: jot.title, place, categoryIds, link: jot.link };
-    const { zone, reminders } = jot;
+    const { title, link, zone, extras } = jot;
+    const fields = { id, calendarId, title, place, categoryIds, link, ...extras };
     const when = { span, repeat, reminders, clock, zone, workdays, now: Date.now() };
     return draftOf({ ...when, fields, calendar });
   }

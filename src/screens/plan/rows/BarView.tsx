@@ -9,10 +9,11 @@ import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import type { InkColours } from '@/ui/theme/palette';
 import { useBarColours } from '@/features/bars/barColours';
-import { barStyle } from '@/features/bars/barStyle';
+import { barStyle, startEdge } from '@/features/bars/barStyle';
 import { barName } from '@/features/bars/barName';
 import { EventIcon } from '@/features/bars/EventIcon';
 import { pressable } from '@/features/bars/pressable';
+import { Ways } from '@/features/bars/Ways';
 import type { Box } from '../sheet/Ghost';
 
 interface Props {
@@ -99,12 +100,13 @@ export const BarView = memoPlaced(function BarView(props: Props) {
         width: bar.width,
         color: markColour,
         ...barStyle(o.availability, colours),
-        boxShadow: bar.cutStart ? 'none' : `inset 3px 0 0 ${colours.edge}`,
+        boxShadow: bar.cutStart ? 'none' : startEdge(o.importance, colours.edge, colours.fill),
         ...(isSelected && { borderColor: colours.edge, outline: `1px solid ${colours.edge}` }),
         ...(isSoft && softEnd(o.availability, colours, isSelected)),
         ...(isDragged && { opacity: 0.4 }),
       }}
     >
+      <Ways along="right" before={bar.wayBefore} after={bar.wayAfter} colour={colours.edge} />
       <Mark mark={calendar.mark} />
       <div className="sheet-label" style={label}>
         <EventIcon icon={o.icon} />

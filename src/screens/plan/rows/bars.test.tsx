@@ -24,6 +24,8 @@ const bar: RowBar = {
   labelSide: 'right',
   labelOffset: 21,
   labelRoom: 90,
+  wayBefore: 0,
+  wayAfter: 0,
   cutStart: false,
   cutEnd: false,
 };

@@ -34,10 +34,11 @@ export function Table({ place, content, look, hands }: FormProps) {
       calendarOf: new Map(calendars.map((c) => [c.id, c])),
       categoryOf: new Map(categories.map((c) => [c.id, c])),
       wording: preferences.wording,
+      clock: preferences.clock,
       fromDay: within.from,
       toDay: within.to,
     }),
-    [calendars, categories, preferences.wording, within.from, within.to],
+    [calendars, categories, preferences.wording, preferences.clock, within.from, within.to],
   );
   const { lines, totals } = useTableLines(occurrences, setup, setting);
   const byId = useMemo(() => new Map(occurrences.map((o) => [o.id, o])), [occurrences]);

@@ -4,6 +4,7 @@ import type { Availability } from '@/core/model/common';
 import type { Category } from '@/core/model/others';
 import type { Filter, FilterKind } from '@/core/model/view';
 import { EMPTY_FILTER } from '@/core/model/view';
+import { IMPORTANCE_CHOICES } from '@/features/event/choices';
 import { CategoryChips } from '@/ui/CategoryChips';
 import { Check } from '@/ui/Check';
 import { Dialog } from '@/ui/Dialog';
@@ -79,6 +80,12 @@ export function FilterDialog({ filter, categories, hidden, onFilter, onClose }: 
         options={AVAILABILITIES}
         chosen={filter.availability}
         onChange={(availability) => change({ availability })}
+      />
+      <ToggleGroup
+        name="Any of these importances"
+        options={IMPORTANCE_CHOICES}
+        chosen={filter.importance}
+        onChange={(importance) => change({ importance })}
       />
       <ToggleGroup
         name="Any of these kinds"

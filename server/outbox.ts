@@ -1,0 +1,60 @@
+import type { Request, Response, Router } from 'express';
+import express from 'express';
+import type { Message } from '../src/core/reminders/reminding';
+import { message } from '../src/core/reminders/reminding';
+import { onlyApp } from './onlyOwn';
+
+/** A message as it would have gone out. */
+export interface Sent extends Message {
+  /** When it was taken, epoch ms. */
+  sent: number;
+}
+
+/** The most that is kept of each store: what is older is let go. */
+const MOST_KEPT = 200;
+
+/**
+ * The stand-in for a mail and a text service: takes what is due, sends nothing, and shows what it
+ * would have sent. It keeps that in memory, for each store apart, as long as the server runs.
+ */
+export function outbox(now: () => number = Date.now): Router {
+  const sentOf = new Map<string, Map<string, Sent>>();
+  const boxOf = ({ params }: Request) => {
+    const store = String(params['store']);
+    let box = sentOf.get(store);
+    if (!box) sentOf.set(store, (box = new Map()));
+    return box;
+  };
+  const router = express.Router();
+  router.param('store', (_request, response, next, store: string) => {
+    if (store === 'own' || store === 'demo') return next();
+    response.status(404).type('text').send('There is no such store.');
+  });
+  router.use(onlyApp, express.json({ limit: '256kb' }));
+
+  router.get('/:store', (request: Request, response: Response) => {
+    response.set('Cache-Control', 'no-store').json([...boxOf(request).values()].reverse());
+  });
+
+  router.put('/:store/:id', (request: Request, response: Response) => {
+    const read = message.safeParse(request.body);
+    if (!read.success || read.data.id !== request.params['id']) {
+      response.status(400).type('text').send('This is no message.');
+      return;
+    }
+    const box = boxOf(request);
+    // Who sends it twice could not know that it was taken.
+    if (!box.has(read.data.id)) box.set(read.data.id, { ...read.data, sent: now() });
+    for (const id of box.keys()) {
+      if (box.size <= MOST_KEPT) break;
+      box.delete(id);
+    }
+    response.status(204).end();
+  });
+
+  router.delete('/:store', (request: Request, response: Response) => {
+    boxOf(request).clear();
+    response.status(204).end();
+  });
+  return router;
+}

@@ -1,0 +1,87 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import { usePreferences } from '@/data/preferences';
+import { useOutbox } from '@/data/outbox';
+import { Card } from '@/ui/Card';
+import { Page } from '@/ui/Page';
+import { usePalette } from '@/ui/theme/theme';
+import { MessageCard } from './MessageCard';
+
+/** What would have been sent by mail or text message: nothing leaves this machine. */
+export function OutboxScreen() {
+  const preferences = usePreferences();
+  const { dim, brick } = usePalette();
+  const { waiting, sent, isAway, clear, retry, writeLetter } = useOutbox(preferences);
+  const [openId, setOpenId] = useState<string | null>(null);
+  const { mail } = preferences.settings.reminding;
+  const toggle = (id: string) => () => setOpenId((last) => (last === id ? null : id));
+  return (
+    <Page
+      title="Outbox"
+      actions={
+        <View style={styles.actions}>
+          {mail !== '' && (
+            <Button compact icon="email-outline" onPress={() => void writeLetter()}>
+              Write today’s letter
+            </Button>
+          )}
+          {sent.length > 0 && (
+            <Button compact onPress={() => void clear()}>
+              Clear
+            </Button>
+          )}
+        </View>
+      }
+    >
+      <Text style={{ color: dim }}>
+        A stand-in for a mail and a text service: it shows what would have gone out, and sends
+        nothing. It is kept by this app’s server, in its memory, until that is stopped.
+      </Text>
+      {isAway && (
+        <Text role="alert" style={{ color: brick }}>
+          The app’s server does not answer. What is due waits here and is given to it later.
+        </Text>
+      )}
+      {waiting.length > 0 && (
+        <Card title="Not taken yet">
+          <View role="list" aria-label="Not taken yet">
+            {waiting.map((one) => (
+              <MessageCard
+                key={one.id}
+                message={one}
+                preferences={preferences}
+                isOpen={openId === one.id}
+                onPress={toggle(one.id)}
+              />
+            ))}
+          </View>
+          <Button onPress={() => void retry()}>Try again</Button>
+        </Card>
+      )}
+      <Card title="Would have gone out">
+        {sent.length === 0 && (
+          <Text style={{ color: dim }}>
+            Nothing yet. Events that remind by mail or text message put it here when it is time, and
+            so does the morning letter; addresses are in the settings.
+          </Text>
+        )}
+        <View role="list" aria-label="Would have gone out">
+          {sent.map((one) => (
+            <MessageCard
+              key={one.id}
+              message={one}
+              preferences={preferences}
+              isOpen={openId === one.id}
+              onPress={toggle(one.id)}
+            />
+          ))}
+        </View>
+      </Card>
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({
+  actions: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center' },
+});
