@@ -6,7 +6,15 @@ import type { Category } from '@/core/model/others';
 /** The calendars of Lantern Quay Instruments' office coordinator. */
 export const CALENDARS: Calendar[] = [
   newCalendar({ id: 'workshop', name: 'Workshop', ink: INKS.Kelp, mark: 'square', order: 0 }),
-  newCalendar({ id: 'clients', name: 'Clients', ink: INKS.Harbour, mark: 'circle', order: 1 }),
+  newCalendar({
+    id: 'clients',
+    name: 'Clients',
+    ink: INKS.Harbour,
+    mark: 'circle',
+    order: 1,
+    defaultReminders: [{ minutes: -15, from: 'start' }],
+    remindsOf: 'booked',
+  }),
   newCalendar({ id: 'accounts', name: 'Accounts', ink: INKS.Ochre, mark: 'triangle', order: 2 }),
   newCalendar({ id: 'training', name: 'Training', ink: INKS.Damson, mark: 'diamond', order: 3 }),
   newCalendar({
@@ -16,6 +24,8 @@ export const CALENDARS: Calendar[] = [
     mark: 'hexagon',
     order: 4,
     defaultAvailability: 'away',
+    // The day before, at 17:00.
+    defaultWholeDayReminders: [{ minutes: -7 * 60, from: 'start' }],
   }),
   // Its ink is hard to tell from Workshop's: one of the things to tidy.
   newCalendar({ id: 'apprentices', name: 'Apprentices', ink: INKS.Fjord, mark: 'ring', order: 5 }),

@@ -51,7 +51,7 @@ const NEAR: SingleSpec[] = [
     day: 3,
     at: '13:30',
     minutes: 30,
-    more: { link: 'https://brassworks.example/terms' },
+    more: { link: 'https://brassworks.example/terms', importance: 1 },
   },
   {
     title: 'Lens grinding slot',
@@ -84,6 +84,24 @@ const NEAR: SingleSpec[] = [
     at: '10:00',
     minutes: 60,
     zone: 'America/Halifax',
+    more: { isQuiet: true },
+  },
+  {
+    title: 'Lighthouse handover',
+    calendar: 'clients',
+    day: 10,
+    at: '10:30',
+    minutes: 90,
+    more: {
+      place: 'Saltmarsh light',
+      importance: 1,
+      travelBefore: 35,
+      travelAfter: 35,
+      reminders: [
+        { minutes: 0, from: 'leave' },
+        { minutes: -18 * 60, from: 'start', how: 'mail' },
+      ],
+    },
   },
   {
     title: 'Board papers due',

@@ -204,5 +204,6 @@ walk('the other screens', [
   ],
   ['import', at('/import', (page) => page.getByRole('button', { name: 'Choose files' }))],
   ['removed', at('/removed', (page) => page.getByText('Nothing is here.'))],
+  ['outbox', at('/sent', (page) => page.getByText('Nothing yet.'))],
   ['settings', at('/settings', (page) => page.getByRole('heading', { name: 'Time' }))],
 ]);

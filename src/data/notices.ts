@@ -31,7 +31,8 @@ export const noticeState = (): NoticeState =>
   'Notification' in window && 'serviceWorker' in navigator ? Notification.permission : 'unknown';
 
 /** Asks the browser, which asks the person; only after a press. */
-export const askForNotices = (): Promise<NotificationPermission> => Notification.requestPermission();
+export const askForNotices = (): Promise<NotificationPermission> =>
+  Notification.requestPermission();
 
 async function registration(): Promise<ServiceWorkerRegistration | null> {
   if (noticeState() !== 'granted') return null;

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { at, timed, TODAY, wholeDays } from '../testing/occurrences';
+import { DAY, MINUTE } from '../time/civil';
 import { agendaDays } from './agendaDays';
 import { bookedMinutes } from './booked';
 import { clearStretches, clearMinutes } from './clear';
@@ -21,6 +22,16 @@ test('clear time is what booked events leave of the working hours', () => {
   );
   expect(clearMinutes(clear, 'UTC')).toBe(60 + 300);
   expect(clearStretches(TODAY, [], null)).toEqual([]);
+});
+
+test('the way there and back is not clear', () => {
+  const visit = timed('Visit', TODAY, at(10), at(11), { travelBefore: 30, travelAfter: 15 });
+  const early = timed('Early', TODAY, at(8), at(8, 50), { travelAfter: 20 });
+  const clear = clearStretches(TODAY, [early, visit], HOURS);
+  expect(clear.map(({ start, end }) => [start - TODAY * DAY, end - TODAY * DAY])).toEqual([
+    [at(9, 10) * MINUTE, at(9, 30) * MINUTE],
+    [at(11, 15) * MINUTE, at(17) * MINUTE],
+  ]);
 });
 
 test('a day that is taken whole has no clear time; a free whole day takes none', () => {

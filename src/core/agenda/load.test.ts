@@ -42,10 +42,20 @@ const anyOccurrences = fc
     fc.record({
       start: fc.integer({ min: 0, max: 4000 }),
       length: fc.integer({ min: 0, max: 600 }),
+      travelBefore: fc.constantFrom(0, 0, 25),
+      travelAfter: fc.constantFrom(0, 0, 40),
     }),
     { maxLength: 12 },
   )
-  .map((specs) => specs.map(({ start, length }, i) => occurrence(`e${i}`, start, start + length)));
+  .map((specs) =>
+    specs.map(({ start, length, ...travel }, i) =>
+      occurrence(`e${i}`, start, start + length, travel),
+    ),
+  );
+
+/** Whether an occurrence, with the way there and back, has a minute (ms). */
+const hasMinute = (o: Occurrence, at: number) =>
+  o.start - o.travelBefore * MINUTE <= at && o.end + o.travelAfter * MINUTE > at;
 
 test('booked time is the number of minutes in which something is on', () => {
   fc.assert(
@@ -55,7 +65,7 @@ test('booked time is the number of minutes in which something is on', () => {
         let minutes = 0;
         for (let minute = day * 1440; minute < (day + 1) * 1440; minute++) {
           const at = minute * MINUTE;
-          if (occurrences.some((o) => o.start <= at && o.end > at)) minutes++;
+          if (occurrences.some((o) => hasMinute(o, at))) minutes++;
         }
         return minutes;
       });
@@ -65,13 +75,20 @@ test('booked time is the number of minutes in which something is on', () => {
   );
 });
 
+/** Whether two take the person at once, the way there and back with them. */
+function overlaps(a: Occurrence, b: Occurrence): boolean {
+  const from = (o: Occurrence) => o.start - o.travelBefore * MINUTE;
+  const to = (o: Occurrence) => o.end + o.travelAfter * MINUTE;
+  return from(a) < to(b) && from(b) < to(a);
+}
+
 test('clashes are all the pairs that overlap, each once', () => {
   fc.assert(
     fc.property(anyOccurrences, (occurrences) => {
       const expected = occurrences.flatMap((a, i) =>
         occurrences
           .slice(i + 1)
-          .filter((b) => a.end > a.start && b.end > b.start && a.start < b.end && b.start < a.end)
+          .filter((b) => a.end > a.start && b.end > b.start && overlaps(a, b))
           .map((b) => [a.id, b.id].sort().join(' ')),
       );
       const found = findClashes(occurrences).map(({ first, second }) =>

@@ -54,6 +54,31 @@ test('cells say what an event is, in the words of the app', () => {
   });
 });
 
+test('cells say how an event is met: when to leave, its reminders or its calendar’s, how much it matters', () => {
+  const met = timed('Visit', TODAY, at(9), at(10), {
+    travelBefore: 25,
+    importance: 1,
+    reminders: [
+      { minutes: 0, from: 'leave' },
+      { minutes: -900, from: 'start', how: 'mail' },
+    ],
+  });
+  expect(texts(met)).toMatchObject({
+    leaveBy: '08:35',
+    reminder: 'when it is time to leave; the day before, 18:00 by mail',
+    importance: 'high',
+  });
+  const calendar = { ...workshop, defaultReminders: [{ minutes: -10, from: 'start' as const }] };
+  const following = { ...setting, calendarOf: new Map([['workshop', calendar]]) };
+  expect(cellText(lamp, 'reminder', following)).toBe('10 min before');
+  const sorted = sortOccurrences(
+    [lamp, met],
+    { sortBy: 'importance', isDescending: false },
+    setting,
+  );
+  expect(sorted.map(({ title }) => title)).toEqual(['Visit', 'Lamp 14']);
+});
+
 test.each<[TableColumn, boolean, string[]]>([
   ['date', false, ['Lamp 14', 'Late', 'Away']],
   ['date', true, ['Away', 'Late', 'Lamp 14']],

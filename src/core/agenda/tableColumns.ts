@@ -88,7 +88,7 @@ export function cellText(o: Occurrence, column: TableColumn, setting: TableSetti
     case 'reminder': {
       const reminders = o.reminders ?? calendarReminders(setting.calendarOf.get(o.calendarId), o);
       const said = { ...wording, clock: setting.clock };
-      return reminders.map((one) => sayReminder(one, o.wholeDay, said)).join('; ');
+      return reminders.map((one) => sayReminder(one, o, said)).join('; ');
     }
     case 'importance': {
       const importance = importanceOf(o.importance);

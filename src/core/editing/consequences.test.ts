@@ -1,12 +1,14 @@
+import { PLAIN } from '../testing/occurrences';
 import type { Occurrence } from '../agenda/occurrence';
 import { DEFAULT_SETTINGS } from '../model/others';
 import { DAY, HOUR, parseDate } from '../time/civil';
+import type { PlannedSpan } from './consequences';
 import { consequencesOf, hoursProblem } from './consequences';
 
 const TUESDAY = parseDate('2026-11-24') * DAY;
 const { workweek } = DEFAULT_SETTINGS;
 const hours = workweek.days[1]!.hours!;
-const span = (from: number, to: number, more = {}) => ({
+const span = (from: number, to: number, more = {}): PlannedSpan => ({
   start: TUESDAY + from,
   end: TUESDAY + to,
   startMs: TUESDAY + from,
@@ -37,6 +39,7 @@ const other = (id: string, more: Partial<Occurrence> = {}): Occurrence =>
     wholeDay: false,
     availability: 'busy',
     visibility: 'public',
+    ...PLAIN,
     start: TUESDAY + 10 * HOUR,
     end: TUESDAY + 11 * HOUR,
     startMs: TUESDAY + 10 * HOUR,
@@ -45,6 +48,13 @@ const other = (id: string, more: Partial<Occurrence> = {}): Occurrence =>
   }) as Occurrence;
 const meets = (around: Occurrence[], at = span(10 * HOUR, 11 * HOUR), own: string | null = null) =>
   consequencesOf(at, around, own, workweek);
+
+test('the way there and back takes time too, of what is there and of what is planned', () => {
+  const after = span(11 * HOUR, 12 * HOUR);
+  expect(meets([other('Call', { travelAfter: 15 })], after)).toEqual(['Overlaps “Call”']);
+  expect(meets([other('Call')], { ...after, travelBefore: 15 })).toEqual(['Overlaps “Call”']);
+  expect(meets([other('Call', { travelBefore: 15 })], { ...after, travelAfter: 15 })).toEqual([]);
+});
 
 test('what it overlaps is named, the first of several', () => {
   expect(meets([other('Call')])).toEqual(['Overlaps “Call”']);

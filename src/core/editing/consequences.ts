@@ -49,7 +49,8 @@ export function consequencesOf(
   workweek: Workweek,
 ): string[] {
   const said: string[] = [];
-  const clashes = span.isBooked && !span.wholeDay ? clashesWith(around, withTravel(span), ownEventId) : [];
+  const clashes =
+    span.isBooked && !span.wholeDay ? clashesWith(around, withTravel(span), ownEventId) : [];
   if (clashes.length === 1) said.push(`Overlaps ${named(clashes[0]!)}`);
   if (clashes.length > 1)
     said.push(`Overlaps ${named(clashes[0]!)} and ${clashes.length - 1} more`);

@@ -23,18 +23,18 @@ const base = {
   now: 0,
 };
 
-test('a draft takes over what its calendar gives new events', () => {
+test('a draft takes over what its calendar gives new events, and follows its reminders', () => {
   expect(draftOf(base)).toMatchObject({
     title: 'Call',
     availability: 'tentative',
-    reminders: [{ minutes: 10, from: 'start' }],
+    reminders: null,
     start: { kind: 'zoned', local: '2026-11-24T09:00:00', zone: 'Europe/London' },
   });
 });
 
-test('a draft of whole days has no hours and the reminders for them', () => {
+test('a draft of whole days has no hours; reminders of its own are kept', () => {
   const wholeDay = { start: day * DAY, end: (day + 1) * DAY, wholeDay: true };
-  expect(draftOf({ ...base, span: wholeDay })).toMatchObject({
+  expect(draftOf({ ...base, span: wholeDay, reminders: [] })).toMatchObject({
     start: { kind: 'date', date: '2026-11-24' },
     reminders: [],
   });

@@ -34,7 +34,8 @@ export function foresightOf(
   const closure = around.find(
     (o) => closureIds.has(o.calendarId) && o.start < span.end && o.end > span.start,
   );
-  const clashes = span.isBooked && !span.wholeDay ? clashesWith(others, withTravel(span), null) : [];
+  const clashes =
+    span.isBooked && !span.wholeDay ? clashesWith(others, withTravel(span), null) : [];
   return {
     start: span.start,
     end: span.end,

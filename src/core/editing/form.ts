@@ -46,10 +46,13 @@ const attentionOf = ({
   isQuiet,
   travelBefore,
   travelAfter,
-}: Pick<
-  EventForm,
-  'reminders' | 'importance' | 'isQuiet' | 'travelBefore' | 'travelAfter'
->) => ({ reminders, importance, isQuiet, travelBefore, travelAfter });
+}: Pick<EventForm, 'reminders' | 'importance' | 'isQuiet' | 'travelBefore' | 'travelAfter'>) => ({
+  reminders,
+  importance,
+  isQuiet,
+  travelBefore,
+  travelAfter,
+});
 
 /** What a form shows of an event. `hours` are those, and the zone, that a whole-day event gets when it is given hours. */
 export function formOf(

@@ -26,7 +26,9 @@ export const EXTRA_RULES: readonly Rule[] = [
   rule(`(?:,\\s*|and\\s+|with\\s+)?${AMOUNT}\\s+${BACK}`, WEIGHT, ([n, unit]) =>
     travel('after', n!, unit!),
   ),
-  rule(`leave\\s+${AMOUNT}\\s+(?:before|early)`, WEIGHT, ([n, unit]) => travel('before', n!, unit!)),
+  rule(`leave\\s+${AMOUNT}\\s+(?:before|early)`, WEIGHT, ([n, unit]) =>
+    travel('before', n!, unit!),
+  ),
   rule('(?:,\\s*|with\\s+)?(high|low)\\s+importance', WEIGHT, ([importance]) => ({
     kind: 'importance',
     importance: importance as 'high' | 'low',

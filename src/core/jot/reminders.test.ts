@@ -20,11 +20,15 @@ test.each([
     [{ minutes: 15, from: 'end' }],
     'Reminder 15 min after the end',
   ],
-  ['Lamp check Thu 14:00 remind me the evening before', [before(20 * 60)], 'Reminder 20 h before'],
+  [
+    'Lamp check Thu 14:00 remind me the evening before',
+    [before(20 * 60)],
+    'Reminder the day before, 18:00',
+  ],
   [
     'Lamp check Thu 14:00 reminder the day before at 16:00 and remind me 10 min before',
     [before(22 * 60), before(10)],
-    'Reminder 22 h before and 10 min before',
+    'Reminder the day before, 16:00 and 10 min before',
   ],
   [
     'Lamp check Thu remind me the day before at 4 pm',
@@ -38,7 +42,7 @@ test.each([
   expect(jot.title).toBe('Lamp check');
   expect(jot.reminders).toEqual(reminders);
   expect(jot.length).toBeNull();
-  expect(sayReminders(jot.reminders!, jot.wholeDay, WORDING)).toBe(said);
+  expect(sayReminders(jot.reminders!, jot, WORDING)).toBe(said);
 });
 
 test('a line that says nothing of reminders leaves them to the calendar', () => {

@@ -10,7 +10,8 @@ const WAY = 'text(?:\\s+message)?|e-?mail|mail';
 /** What asks for a reminder; four groups, of which one may name the way. */
 const LEAD = `(?:and\\s+)?(?:remind\\s+me(?:\\s+by\\s+(${WAY}))?|(?:with\\s+)?(?:an?\\s+)?(?:(${WAY})\\s+)?reminder:?|with\\s+(?:an?\\s+)?(${WAY})|(${WAY})\\s+me)\\s+`;
 const LEAD_GROUPS = 4;
-const AHEAD = '(?:before(?:\\s+(?:it\\s+(?:starts|begins)|the\\s+start))?|ahead|early|in\\s+advance)';
+const AHEAD =
+  '(?:before(?:\\s+(?:it\\s+(?:starts|begins)|the\\s+start))?|ahead|early|in\\s+advance)';
 const ONE = '(?:an?|one)\\s+(hour|day|week)';
 const AT = 'at\\s+(\\d{1,2})(?::(\\d{2}))?\\s*(am|pm)?';
 const LEAVING = '(?:leaving|i\\s+(?:leave|go)|i\\s+(?:have|need)\\s+to\\s+(?:leave|go))';

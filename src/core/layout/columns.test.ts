@@ -17,6 +17,21 @@ test('a block stands where its time is, as tall as it lasts', () => {
   expect(today!.blocks[0]).toMatchObject({ y: 120, height: 90, left: 0, width: 1 });
 });
 
+test('the way there and back stands above and below, within the hours, and shares the width', () => {
+  const [today] = layoutColumns(frame, [
+    timed('Early', TODAY, at(7, 10), at(8), { travelBefore: 30 }),
+    timed('Visit', TODAY, at(10), at(11), { travelBefore: 30, travelAfter: 15 }),
+    timed('Call', TODAY, at(9), at(9, 40)),
+    timed('Round', TODAY, at(11, 15), at(12)),
+  ]);
+  const by = Object.fromEntries(today!.blocks.map((b) => [b.occurrence.title, b]));
+  expect(by['Early']).toMatchObject({ wayBefore: 10, wayAfter: 0 });
+  expect(by['Visit']).toMatchObject({ y: 180, height: 60, wayBefore: 30, wayAfter: 15 });
+  expect(by['Visit']!.width).toBe(1 / 2);
+  expect(by['Call']!.width).toBe(1 / 2);
+  expect(by['Round']!.width).toBe(1);
+});
+
 test('what overlaps shares the width; what stands clear of a neighbour takes what is free', () => {
   const [today] = layoutColumns(frame, [
     timed('Long', TODAY, at(9), at(12)),

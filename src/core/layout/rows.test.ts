@@ -42,6 +42,18 @@ test('a bar has its true place and length, and its label shares no lane with a n
   ]);
 });
 
+test('the way there and back is as long as it takes, within the hours, and no neighbour lies on it', () => {
+  const { rows } = layoutRows(frame, [
+    occurrence('A', at(0, 7, 10), at(0, 8), { travelBefore: 30 }),
+    occurrence('B', at(0, 10), at(0, 11), { travelBefore: 40, travelAfter: 20 }),
+    occurrence('C', at(0, 9), at(0, 9, 30)),
+  ]);
+  const by = Object.fromEntries(rows[0]!.bars.map((bar) => [bar.occurrence.title, bar]));
+  expect(by['A']).toMatchObject({ wayBefore: 5, wayAfter: 0 });
+  expect(by['B']).toMatchObject({ x: 90, wayBefore: 20, wayAfter: 10 });
+  expect(by['C']!.lane).not.toBe(by['B']!.lane);
+});
+
 test('near the right edge the label goes to the left of its bar', () => {
   const { rows } = layoutRows(frame, [occurrence('A rather long title', at(1, 18), at(1, 19))]);
   expect(rows[1]!.bars[0]).toMatchObject({ x: 330, labelSide: 'left' });

@@ -113,10 +113,7 @@ function lastEnd(event: CalendarEvent): number {
 }
 
 /** Whether an event as a whole, in whichever of its dates, passes a query's filter. */
-export function passesWhole(
-  whole: Whole,
-  query: Pick<EventQuery, 'filter' | 'now'>,
-): boolean {
+export function passesWhole(whole: Whole, query: Pick<EventQuery, 'filter' | 'now'>): boolean {
   const { event } = whole;
   const subject: Subject = {
     title: event.title,

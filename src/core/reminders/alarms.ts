@@ -157,7 +157,9 @@ export function writeAlarm(reminder: Reminder, around: Around): JcalComponent {
       ['description', {}, 'text', title],
       // A mail has to have a subject and somebody to go to.
       ...(isMail ? [['summary', {}, 'text', title] satisfies JcalProperty] : []),
-      ...(isMail && mail ? [['attendee', {}, 'cal-address', `mailto:${mail}`] satisfies JcalProperty] : []),
+      ...(isMail && mail
+        ? [['attendee', {}, 'cal-address', `mailto:${mail}`] satisfies JcalProperty]
+        : []),
       triggerProperty(reminder, travelBefore),
       ...(repeat
         ? ([

@@ -17,7 +17,8 @@ export function calendarReminders(
   { wholeDay, availability }: { wholeDay: boolean; availability: Availability },
 ): readonly Reminder[] {
   if (!calendar) return NONE;
-  const isMeant = calendar.remindsOf === 'all' || availability === 'busy' || availability === 'tentative';
+  const isMeant =
+    calendar.remindsOf === 'all' || availability === 'busy' || availability === 'tentative';
   if (!isMeant) return NONE;
   return wholeDay ? calendar.defaultWholeDayReminders : calendar.defaultReminders;
 }

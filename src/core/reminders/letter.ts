@@ -73,7 +73,12 @@ export function morningLetter(letter: LetterDay): Pick<Message, 'subject' | 'tex
   const title = sayDay(day, wording, LONG_DAY);
   const [booked = 0] = bookedMinutes(occurrences, day, day + 1, wording.clock);
   const first = `${sayHours(booked)} booked`;
-  const text = [title, first, ...parts.flatMap(({ heading, lines }) => ['', heading, ...lines]), ''];
+  const text = [
+    title,
+    first,
+    ...parts.flatMap(({ heading, lines }) => ['', heading, ...lines]),
+    '',
+  ];
   const list = (lines: string[]) =>
     lines.length ? `<ul>${lines.map((line) => `<li>${escaped(line)}</li>`).join('')}</ul>` : '';
   const html = [

@@ -9,7 +9,6 @@ import type { DueReminder } from './schedule';
 import { LATE } from './telling';
 import type { ReminderWording } from './words';
 
-
 /** Where a reminder goes that is not for the screen; empty where nobody said. */
 const addressOf = ({ how }: DueReminder['reminder'], { mail, phone }: RemindingSettings): string =>
   how === 'mail' ? mail : how === 'text' ? phone : '';
@@ -38,7 +37,14 @@ export function messageOf(
   const when = saySpan(occurrence, wording);
   const facts = [occurrence.place, sayLeaveBy(occurrence, wording), link].filter(Boolean);
   if (reminder.how === 'text')
-    return { id, how: 'text', to, at, subject: '', text: [`${title}, ${standing}: ${when}`, ...facts].join('. ') };
+    return {
+      id,
+      how: 'text',
+      to,
+      at,
+      subject: '',
+      text: [`${title}, ${standing}: ${when}`, ...facts].join('. '),
+    };
   const subject = `${title}, ${standing}`;
   return { id, how: 'mail', to, at, subject, text: [title, when, ...facts, ''].join('\n') };
 }

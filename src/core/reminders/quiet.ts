@@ -20,10 +20,7 @@ interface Situation {
   reminding: RemindingSettings;
   workweek: Workweek;
   /** What happens at the moment. */
-  occurrences: readonly Pick<
-    Occurrence,
-    'eventId' | 'isQuiet' | 'startMs' | 'endMs' | 'title'
-  >[];
+  occurrences: readonly Pick<Occurrence, 'eventId' | 'isQuiet' | 'startMs' | 'endMs' | 'title'>[];
 }
 
 /** Days ahead in which work is looked for. */
@@ -53,7 +50,8 @@ export function quietAt(situation: Situation): Quiet | null {
   const { quietUntil, isQuietOutsideWork } = reminding;
   if (quietUntil !== null && now < quietUntil) return { why: 'asked', until: quietUntil };
   const event = occurrences.find((o) => o.isQuiet && o.startMs <= now && now < o.endMs);
-  if (event) return { why: 'event', until: event.endMs, eventId: event.eventId, title: event.title };
+  if (event)
+    return { why: 'event', until: event.endMs, eventId: event.eventId, title: event.title };
   if (!isQuietOutsideWork) return null;
   const { isNow, next } = workBegins(now, zone, workweek);
   return isNow ? null : { why: 'work', until: next };

@@ -50,7 +50,7 @@ const someCalendar: fc.Arbitrary<CalendarReminders> = fc.record({
   remindsOf: fc.constantFrom('all' as const, 'booked' as const),
 });
 
-function eventOf(draft: (typeof someDraft extends fc.Arbitrary<infer D> ? D : never), i: number) {
+function eventOf(draft: typeof someDraft extends fc.Arbitrary<infer D> ? D : never, i: number) {
   const { minute, length, days, ...fields } = draft;
   const start = START + minute * MINUTE;
   const date = (wall: number) => ({ kind: 'date' as const, date: formatLocal(wall).slice(0, 10) });
@@ -74,7 +74,7 @@ function naiveDue(event: CalendarEvent, o: Occurrence, calendar: CalendarReminde
       from === 'end' ? o.endMs : o.startMs - (from === 'leave' ? o.travelBefore * MINUTE : 0);
     const onClock = (instant: number, wall: number) =>
       instantFromWall(wallFromInstant(instant, LONDON) + wall, LONDON);
-    const days = (Math.sign(minutes) * Math.floor(Math.abs(minutes) / 1440)) || 0;
+    const days = Math.sign(minutes) * Math.floor(Math.abs(minutes) / 1440) || 0;
     const first = o.wholeDay
       ? onClock(begin, minutes * MINUTE)
       : (days ? onClock(begin, days * DAY) : begin) + (minutes - days * 1440) * MINUTE;
@@ -97,54 +97,59 @@ test('however the app is opened, closed and its clock set back, each reminder is
     { minLength: 1, maxLength: 25 },
   );
   fc.assert(
-    fc.property(fc.array(someDraft, { maxLength: 8 }), someCalendar, steps, (drafts, calendar, deeds) => {
-      const schedule = new Schedule(() => calendar);
-      const index = new EventIndex();
-      const events = drafts.map(eventOf);
-      for (const event of events) {
-        schedule.put(event);
-        index.put(event);
-      }
-      const all = { zone: LONDON, calendarIds: new Set(['c']) };
-      let now = BEGIN;
-      let latest = BEGIN;
-      let checked = BEGIN;
-      let standing = beginning(now);
-      const heard: string[] = [];
-      for (const { leap, deed } of deeds) {
-        now += leap * MINUTE;
-        if (deed === 'back') now -= Math.min(leap, 300) * 2 * MINUTE;
-        if (now < BEGIN) now = BEGIN;
-        const due = schedule.between(untoldSince(standing, checked, now), now, all);
-        const step = told(standing, untold(standing, due), now);
-        standing = step.next;
-        heard.push(...step.fresh);
-        checked = deed === 'reopen' ? -Infinity : now;
-        latest = Math.max(latest, now);
-        expect(shownAt(standing, now).length).toBe(standing.waiting.length);
-        if (deed === 'done') standing = without(standing, heard);
-      }
-      const window = { fromDay: START / DAY - 10, toDay: START / DAY + 400, zone: LONDON };
-      const byId = new Map(events.map((event) => [event.id, event]));
-      const expected = [
-        ...index
-          .query(window, null)
-          .occurrences.flatMap((o) =>
-            naiveDue(byId.get(o.eventId)!, o, calendar).map((at) => `${o.id} ${at}`),
-          ),
-        ...events.flatMap((event) => naiveFixed(event).map((at) => `${event.id} ${at}`)),
-      ].filter((one) => {
-        const at = Number(one.split(' ')[1]);
-        return at > BEGIN && at <= latest;
-      });
-      const atOf = new Map(
-        schedule.between(BEGIN, latest, all).map(({ id, at }) => [id, at] as const),
-      );
-      expect(new Set(heard).size).toBe(heard.length);
-      const said = heard.map((id) => `${id.slice(0, id.lastIndexOf('#'))} ${atOf.get(id)}`);
-      // Two reminders of one date at one moment may be one.
-      expect([...new Set(said)].sort()).toEqual([...new Set(expected)].sort());
-    }),
+    fc.property(
+      fc.array(someDraft, { maxLength: 8 }),
+      someCalendar,
+      steps,
+      (drafts, calendar, deeds) => {
+        const schedule = new Schedule(() => calendar);
+        const index = new EventIndex();
+        const events = drafts.map(eventOf);
+        for (const event of events) {
+          schedule.put(event);
+          index.put(event);
+        }
+        const all = { zone: LONDON, calendarIds: new Set(['c']) };
+        let now = BEGIN;
+        let latest = BEGIN;
+        let checked = BEGIN;
+        let standing = beginning(now);
+        const heard: string[] = [];
+        for (const { leap, deed } of deeds) {
+          now += leap * MINUTE;
+          if (deed === 'back') now -= Math.min(leap, 300) * 2 * MINUTE;
+          if (now < BEGIN) now = BEGIN;
+          const due = schedule.between(untoldSince(standing, checked, now), now, all);
+          const step = told(standing, untold(standing, due), now);
+          standing = step.next;
+          heard.push(...step.fresh);
+          checked = deed === 'reopen' ? -Infinity : now;
+          latest = Math.max(latest, now);
+          expect(shownAt(standing, now).length).toBe(standing.waiting.length);
+          if (deed === 'done') standing = without(standing, heard);
+        }
+        const window = { fromDay: START / DAY - 10, toDay: START / DAY + 400, zone: LONDON };
+        const byId = new Map(events.map((event) => [event.id, event]));
+        const expected = [
+          ...index
+            .query(window, null)
+            .occurrences.flatMap((o) =>
+              naiveDue(byId.get(o.eventId)!, o, calendar).map((at) => `${o.id} ${at}`),
+            ),
+          ...events.flatMap((event) => naiveFixed(event).map((at) => `${event.id} ${at}`)),
+        ].filter((one) => {
+          const at = Number(one.split(' ')[1]);
+          return at > BEGIN && at <= latest;
+        });
+        const atOf = new Map(
+          schedule.between(BEGIN, latest, all).map(({ id, at }) => [id, at] as const),
+        );
+        expect(new Set(heard).size).toBe(heard.length);
+        const said = heard.map((id) => `${id.slice(0, id.lastIndexOf('#'))} ${atOf.get(id)}`);
+        // Two reminders of one date at one moment may be one.
+        expect([...new Set(said)].sort()).toEqual([...new Set(expected)].sort());
+      },
+    ),
     { numRuns: RUNS },
   );
 });

@@ -227,7 +227,14 @@ describe('what waits', () => {
   });
 
   test('messages are queued once, and leave when they were taken', () => {
-    const mail = { id: 'm', how: 'mail', to: 'a@quay.example', at: now, subject: 's', text: 't' } as const;
+    const mail = {
+      id: 'm',
+      how: 'mail',
+      to: 'a@quay.example',
+      at: now,
+      subject: 's',
+      text: 't',
+    } as const;
     const waiting = queued(beginning(now), [mail]);
     expect(waiting.toSend).toEqual([mail]);
     expect(untold(waiting, [due('m')])).toEqual([]);

@@ -52,11 +52,7 @@ export function remindersOfDate(
 function dueAt(occurrence: Occurrence, reminder: RelativeReminder, zone: string): EpochMs {
   const { from, minutes } = reminder;
   const instant =
-    from === 'end'
-      ? occurrence.endMs
-      : from === 'leave'
-        ? leaveBy(occurrence)
-        : occurrence.startMs;
+    from === 'end' ? occurrence.endMs : from === 'leave' ? leaveBy(occurrence) : occurrence.startMs;
   if (occurrence.wholeDay)
     return instantFromWall(wallFromInstant(instant, zone) + minutes * MINUTE, zone);
   const days = Math.trunc(minutes / MINUTES_A_DAY);

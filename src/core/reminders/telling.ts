@@ -101,7 +101,10 @@ export const released = (last: Reminding): Reminding => ({
 });
 
 /** Messages join what is to be sent, each once. */
-export function queued(last: Reminding, messages: readonly Reminding['toSend'][number][]): Reminding {
+export function queued(
+  last: Reminding,
+  messages: readonly Reminding['toSend'][number][],
+): Reminding {
   return {
     ...last,
     toSend: [...last.toSend, ...messages],

@@ -1,5 +1,6 @@
 import type { Reminder } from '../model/common';
 import { dayOfWall, minuteOfDay } from '../time/civil';
+import type { WallMs } from '../time/units';
 import type { Wording } from '../time/words';
 import { DATED_DAY, joinWords, sayDay, sayLength, sayMinute } from '../time/words';
 import { wallFromInstant } from '../time/zones';
@@ -34,17 +35,23 @@ const order = (reminder: Reminder) =>
 
 /** Reminders with one more, in the order in which they speak up; one that is there twice counts once. */
 export const withReminder = (reminders: readonly Reminder[], added: Reminder): Reminder[] =>
-  [
-    ...reminders.filter((one) => !isSameTime(one, added) || one.how !== added.how),
-    added,
-  ].sort((a, b) => order(a) - order(b));
+  [...reminders.filter((one) => !isSameTime(one, added) || one.how !== added.how), added].sort(
+    (a, b) => order(a) - order(b),
+  );
 
 const MINUTES_A_DAY = 24 * 60;
 
 /** How reminders are said: on which clock, and in whose words. */
 export type ReminderWording = Wording & { clock: string };
 
-function sayOnWholeDay(minutes: number, { hourCycle }: ReminderWording): string {
+/** What is reminded of: whole days or hours, and from when on (wall ms) where that is known. */
+export interface Reminded {
+  wholeDay: boolean;
+  start?: WallMs | null;
+}
+
+/** Minutes from a midnight, as a day with a time. */
+function sayDayAndTime(minutes: number, { hourCycle }: ReminderWording): string {
   const day = Math.floor(minutes / MINUTES_A_DAY);
   const at = sayMinute(minutes - day * MINUTES_A_DAY, hourCycle);
   if (day === 0) return `that day, ${at}`;
@@ -52,14 +59,24 @@ function sayOnWholeDay(minutes: number, { hourCycle }: ReminderWording): string 
   return day === -1 ? `the day before, ${at}` : `${sayLength(-day * MINUTES_A_DAY)} before, ${at}`;
 }
 
-function sayWhen(reminder: Reminder, wholeDay: boolean, wording: ReminderWording): string {
+/** So long before, the time of the day says more than how many hours it is. */
+const LONG_BEFORE = -12 * 60;
+
+function sayWhen(
+  reminder: Reminder,
+  { wholeDay, start }: Reminded,
+  wording: ReminderWording,
+): string {
   if ('at' in reminder) {
     const wall = wallFromInstant(reminder.at, wording.clock);
     const at = sayMinute(minuteOfDay(wall), wording.hourCycle);
     return `${sayDay(dayOfWall(wall), wording, DATED_DAY)}, ${at}`;
   }
   const { minutes, from } = reminder;
-  if (wholeDay && from === 'start') return sayOnWholeDay(minutes, wording);
+  if (wholeDay && from === 'start') return sayDayAndTime(minutes, wording);
+  const isWholeDays = minutes % MINUTES_A_DAY === 0;
+  if (from === 'start' && minutes < LONG_BEFORE && !isWholeDays && start != null)
+    return sayDayAndTime(minuteOfDay(start) + minutes, wording);
   const far = `${sayLength(Math.abs(minutes))} ${minutes < 0 ? 'before' : 'after'}`;
   if (from === 'leave') return minutes === 0 ? 'when it is time to leave' : `${far} leaving`;
   if (minutes === 0) return `at the ${from}`;
@@ -69,20 +86,20 @@ function sayWhen(reminder: Reminder, wholeDay: boolean, wording: ReminderWording
 const WAYS = { mail: ' by mail', text: ' by text message' } as const;
 
 /** "20 min before", "15 min after the end by mail", "the day before, 17:00". */
-export function sayReminder(reminder: Reminder, wholeDay: boolean, wording: ReminderWording): string {
+export function sayReminder(reminder: Reminder, of: Reminded, wording: ReminderWording): string {
   const { how, repeat } = reminder;
   const again = repeat ? `, and ${repeat.times} × again` : '';
-  return `${sayWhen(reminder, wholeDay, wording)}${how ? WAYS[how] : ''}${again}`;
+  return `${sayWhen(reminder, of, wording)}${how ? WAYS[how] : ''}${again}`;
 }
 
 /** When somebody is reminded, in words. */
 export function sayReminders(
   reminders: readonly Reminder[],
-  wholeDay: boolean,
+  of: Reminded,
   wording: ReminderWording,
 ): string {
   if (!reminders.length) return 'No reminder';
-  return `Reminder ${joinWords(reminders.map((one) => sayReminder(one, wholeDay, wording)))}`;
+  return `Reminder ${joinWords(reminders.map((one) => sayReminder(one, of, wording)))}`;
 }
 
 /** A text that begins with a capital, for a button. */

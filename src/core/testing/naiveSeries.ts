@@ -157,7 +157,9 @@ function seenDate(event: CalendarEvent, change: ChangedDate, span: [number, numb
     from,
     to,
     title: change.title ?? event.title,
-    reminders: (change.reminders ?? event.reminders ?? []).map((one) => ('at' in one ? NaN : one.minutes)),
+    reminders: (change.reminders ?? event.reminders ?? []).map((one) =>
+      'at' in one ? NaN : one.minutes,
+    ),
     ...(icon && { icon }),
     ...(ink && { ink }),
   };

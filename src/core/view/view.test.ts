@@ -40,20 +40,49 @@ test.each<[Partial<Filter>, boolean]>([
   [{ kinds: ['series', 'reminder'] }, true],
   [{ kinds: ['wholeDay', 'others'] }, false],
   [{ categoryIds: ['lamps'], availability: ['free'] }, false],
+  [{ importance: ['low', 'usual'] }, true],
+  [{ importance: ['high'] }, false],
 ])('the filter %j lets the lamp through: %s', (fields, isThrough) => {
   const own = event({ notes: 'Bring brass wire', reminders: [{ minutes: 10, from: 'start' }] });
-  expect(passes({ ...lamp, reminders: own.reminders }, { event: own, calendar: undefined }, { filter: { ...EMPTY_FILTER, ...fields }, now: 0 })).toBe(isThrough);
+  expect(
+    passes(
+      { ...lamp, reminders: own.reminders },
+      { event: own, calendar: undefined },
+      { filter: { ...EMPTY_FILTER, ...fields }, now: 0 },
+    ),
+  ).toBe(isThrough);
+});
+
+test('an event that follows its calendar has a reminder where that has one for it', () => {
+  const calendar = {
+    defaultReminders: [{ minutes: -10, from: 'start' as const }],
+    defaultWholeDayReminders: [],
+    remindsOf: 'booked' as const,
+  };
+  const query = { filter: { ...EMPTY_FILTER, kinds: ['reminder' as const] }, now: 0 };
+  const isThrough = (fields: Partial<typeof lamp>) =>
+    passes({ ...lamp, ...fields }, { event: event(), calendar }, query);
+  expect(isThrough({})).toBe(true);
+  expect(isThrough({ availability: 'free' })).toBe(false);
+  expect(isThrough({ wholeDay: true })).toBe(false);
+  expect(isThrough({ reminders: [] })).toBe(false);
 });
 
 test('what is past is hidden once it has ended', () => {
   const query = { filter: { ...EMPTY_FILTER, isPastHidden: true }, now: lamp.endMs };
   expect(passes(lamp, { event: event(), calendar: undefined }, query)).toBe(false);
-  expect(passes(lamp, { event: event(), calendar: undefined }, { ...query, now: lamp.endMs - 1 })).toBe(true);
+  expect(
+    passes(lamp, { event: event(), calendar: undefined }, { ...query, now: lamp.endMs - 1 }),
+  ).toBe(true);
 });
 
 test('kinds look at the event where the date does not say it', () => {
   const ask = (kind: Filter['kinds'][number], own: CalendarEvent, o = lamp) =>
-    passes(o, { event: own, calendar: undefined }, { filter: { ...EMPTY_FILTER, kinds: [kind] }, now: 0 });
+    passes(
+      o,
+      { event: own, calendar: undefined },
+      { filter: { ...EMPTY_FILTER, kinds: [kind] }, now: 0 },
+    );
   const mei = { name: 'Mei Lund', address: '', role: 'required', answer: 'none' } as const;
   expect(ask('others', event({ attendees: [mei] }))).toBe(true);
   const file = { id: 'f', name: 'Plan.pdf', mediaType: 'application/pdf', bytes: 3 };

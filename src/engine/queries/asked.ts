@@ -35,7 +35,7 @@ export function askedCalendars(
 }
 
 /** An event with its calendar; null when it is not here any more. */
-export function wholeOf(records: Pick<Repository, 'get'>, id: string): Whole | null {
+function wholeOf(records: Pick<Repository, 'get'>, id: string): Whole | null {
   const event = records.get('event', id);
   return event ? { event, calendar: records.get('calendar', event.calendarId) } : null;
 }

@@ -4,11 +4,13 @@ import type { Message } from '@/core/reminders/reminding';
 export type SendMessage = (message: Message) => Promise<void>;
 
 /** The outbox of the app's own server, the stand-in for a mail and a text service: one for each store. */
-export const outboxOf = (store: string): SendMessage => async (message) => {
-  const response = await fetch(`/outbox/${store}/${encodeURIComponent(message.id)}`, {
-    method: 'PUT',
-    headers: { 'Content-Type': 'application/json', 'X-Orderly-Week': 'outbox' },
-    body: JSON.stringify(message),
-  });
-  if (!response.ok) throw new Error(`The outbox answered ${response.status}.`);
-};
+export const outboxOf =
+  (store: string): SendMessage =>
+  async (message) => {
+    const response = await fetch(`/outbox/${store}/${encodeURIComponent(message.id)}`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json', 'X-Orderly-Week': 'outbox' },
+      body: JSON.stringify(message),
+    });
+    if (!response.ok) throw new Error(`The outbox answered ${response.status}.`);
+  };

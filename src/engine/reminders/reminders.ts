@@ -277,12 +277,7 @@ export class Reminders {
     return { ...rest, letterDay: formatDate(isOver ? day : day - 1) };
   }
 
-  private letter(
-    day: DayNumber,
-    now: EpochMs,
-    wording: ReminderWording,
-    name: string,
-  ): Message {
+  private letter(day: DayNumber, now: EpochMs, wording: ReminderWording, name: string): Message {
     const { index, repository } = this.parts;
     const { workweek, reminding, hasPrivateTitles } = this.settings;
     const window = { fromDay: day, toDay: day + 1, zone: wording.clock };
@@ -290,7 +285,9 @@ export class Reminders {
     const today = formatDate(day);
     const tasks = repository
       .all('task')
-      .filter(({ due, done, removedAt }) => due && due <= today && !done && removedAt === undefined);
+      .filter(
+        ({ due, done, removedAt }) => due && due <= today && !done && removedAt === undefined,
+      );
     const seen = hasPrivateTitles ? occurrences : occurrences.map(withoutPrivate);
     const letter = morningLetter({ day, occurrences: seen, tasks, workweek, wording });
     return { id: `letter${name}`, how: 'mail', to: reminding.mail, at: now, ...letter };

@@ -106,7 +106,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
             jot.place,
             calendar.name,
             itsOwn,
-            jot.reminders && sayReminders(jot.reminders, span.wholeDay, { ...wording, clock }),
+            jot.reminders && sayReminders(jot.reminders, span, { ...wording, clock }),
             sayExtras({ ...NO_EXTRAS, ...jot.extras }),
           ]
             .filter(Boolean)

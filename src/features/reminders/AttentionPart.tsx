@@ -31,7 +31,7 @@ export function AttentionPart({ editor, calendar, preferences }: Props) {
       <Understood
         icon="bell-outline"
         name="Reminders"
-        value={sayWhose({ reminders, availability, wholeDay }, calendar, preferences)}
+        value={sayWhose({ reminders, availability, wholeDay, start }, calendar, preferences)}
         isOpen={open === 'reminders'}
         onPress={toggle('reminders')}
       />

@@ -41,7 +41,7 @@ export function ReminderList(props: Props) {
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const { wholeDay } = begin;
-  const say = (one: Reminder) => capital(sayReminder(one, wholeDay, { ...wording, clock }));
+  const say = (one: Reminder) => capital(sayReminder(one, begin, { ...wording, clock }));
   const usual = usualReminders(wholeDay, hasTravel);
   const isFull = reminders.length >= MOST_REMINDERS;
 
@@ -77,7 +77,9 @@ export function ReminderList(props: Props) {
       <View role="list" aria-label={`${name}, as they stand`}>
         {reminders.map((one) => (
           <View key={say(one)} role="listitem" style={styles.row}>
-            <Text style={styles.when}>{capital(sayReminder({ ...one, how: undefined }, wholeDay, { ...wording, clock }))}</Text>
+            <Text style={styles.when}>
+              {capital(sayReminder({ ...one, how: undefined }, begin, { ...wording, clock }))}
+            </Text>
             <WayChoice
               name={`How: ${say(one)}`}
               how={one.how}

@@ -5,6 +5,7 @@ import type { CalendarEvent } from '@/core/model/event';
 import type { Begin } from '@/core/jot/reminders';
 import { calendarReminders } from '@/core/reminders/following';
 import { sayReminders } from '@/core/reminders/words';
+import type { WallMs } from '@/core/time/units';
 import type { Preferences } from '@/data/preferences';
 import { Choice } from '@/ui/Choice';
 import { ReminderList } from './ReminderList';
@@ -37,13 +38,14 @@ export function sayWhose(
     reminders: readonly Reminder[] | null;
     availability: Availability;
     wholeDay: boolean;
+    start: WallMs;
   },
   calendar: Calendar | undefined,
   { wording, clock }: Preferences,
 ): string {
-  const { reminders, wholeDay } = subject;
+  const { reminders } = subject;
   const has = reminders ?? calendarReminders(calendar, subject);
-  const said = sayReminders(has, wholeDay, { ...wording, clock });
+  const said = sayReminders(has, subject, { ...wording, clock });
   return reminders === null && calendar ? `${said}, as ${calendar.name} has it` : said;
 }
 
@@ -52,7 +54,7 @@ export function RemindersPart({ calendar, preferences, onChange, ...subject }: P
   const { reminders, begin, hasTravel } = subject;
   const { wording, clock } = preferences;
   const there = followed(subject, calendar);
-  const theirs = sayReminders(there, begin.wholeDay, { ...wording, clock }).replace(/^Reminder /, '');
+  const theirs = sayReminders(there, begin, { ...wording, clock }).replace(/^Reminder /, '');
   const choose: Record<Whose, () => void> = {
     calendar: () => onChange(null),
     none: () => onChange([]),
@@ -66,7 +68,10 @@ export function RemindersPart({ calendar, preferences, onChange, ...subject }: P
         isNameHidden
         value={whoseOf(reminders)}
         options={[
-          { value: 'calendar', label: `As ${calendar?.name ?? 'its calendar'} has it: ${theirs.toLowerCase()}` },
+          {
+            value: 'calendar',
+            label: `As ${calendar?.name ?? 'its calendar'} has it: ${theirs.toLowerCase()}`,
+          },
           { value: 'none', label: 'None' },
           { value: 'own', label: 'Its own' },
         ]}

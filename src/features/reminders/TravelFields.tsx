@@ -28,7 +28,11 @@ const MOST = 24 * 60;
 export function TravelFields({ travelBefore, travelAfter, start, wording, onChange }: Props) {
   const { dim } = usePalette();
   const sides = [
-    { name: 'To get there', minutes: travelBefore, set: (travelBefore: number) => ({ travelBefore }) },
+    {
+      name: 'To get there',
+      minutes: travelBefore,
+      set: (travelBefore: number) => ({ travelBefore }),
+    },
     { name: 'Back', minutes: travelAfter, set: (travelAfter: number) => ({ travelAfter }) },
   ];
   return (
@@ -50,7 +54,7 @@ export function TravelFields({ travelBefore, travelAfter, start, wording, onChan
           </View>
           {minutes > 0 && (
             <NumberField
-              label={`${name}, in minutes`}
+              label="Minutes"
               value={minutes}
               min={0}
               max={MOST}

@@ -22,8 +22,8 @@ export function NoticesPart({ notices, onChange }: Props) {
   if (state === 'denied')
     return (
       <Text role="status">
-        The browser was told not to show notifications of this app. To change that, open the settings
-        of this site at the left of the address, and allow notifications there.
+        The browser was told not to show notifications of this app. To change that, open the
+        settings of this site at the left of the address, and allow notifications there.
       </Text>
     );
   if (state === 'granted')

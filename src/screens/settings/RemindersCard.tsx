@@ -77,8 +77,9 @@ export function RemindersCard({ preferences, onChange }: Props) {
         onChoose={(quietUntil) => set({ quietUntil }, 'Changed until when it is quiet')}
       />
       <Text variant="bodySmall" style={{ color: dim }}>
-        What comes due meanwhile waits and comes together afterwards; events of high importance speak
-        up all the same. An event can ask for quiet itself: “Do not disturb me while it lasts”.
+        What comes due meanwhile waits and comes together afterwards; events of high importance
+        speak up all the same. An event can ask for quiet itself: “Do not disturb me while it
+        lasts”.
       </Text>
       <AddressField
         kind="mail"
@@ -110,8 +111,8 @@ export function RemindersCard({ preferences, onChange }: Props) {
       <Text variant="bodySmall" style={{ color: dim }}>
         Reminders come while a window of the app is open in the browser, also in the background. A
         closed browser can’t speak up: what came due then is shown at the next start. Calendar files
-        that you export carry the reminders, so that other devices can. Mails and text messages go to
-        the outbox, a stand-in that sends nothing.
+        that you export carry the reminders, so that other devices can. Mails and text messages go
+        to the outbox, a stand-in that sends nothing.
       </Text>
     </Card>
   );

@@ -71,7 +71,13 @@ test.each<[string, string[], Partial<Reminder>]>([
   ],
   [
     'a mail, days before',
-    ['ACTION:EMAIL', 'TRIGGER:-P1DT2H', 'SUMMARY:Soon', 'DESCRIPTION:Soon', 'ATTENDEE:mailto:a@b.example'],
+    [
+      'ACTION:EMAIL',
+      'TRIGGER:-P1DT2H',
+      'SUMMARY:Soon',
+      'DESCRIPTION:Soon',
+      'ATTENDEE:mailto:a@b.example',
+    ],
     { minutes: -1560, from: 'start', how: 'mail' },
   ],
   [
@@ -81,7 +87,13 @@ test.each<[string, string[], Partial<Reminder>]>([
   ],
   [
     'again and again, until it was acknowledged',
-    ['ACTION:DISPLAY', 'TRIGGER:-PT30M', 'REPEAT:2', 'DURATION:PT10M', 'ACKNOWLEDGED:20261124T083500Z'],
+    [
+      'ACTION:DISPLAY',
+      'TRIGGER:-PT30M',
+      'REPEAT:2',
+      'DURATION:PT10M',
+      'ACKNOWLEDGED:20261124T083500Z',
+    ],
     {
       minutes: -30,
       from: 'start',
@@ -89,7 +101,11 @@ test.each<[string, string[], Partial<Reminder>]>([
       acknowledged: Date.UTC(2026, 10, 24, 8, 35),
     },
   ],
-  ['with seconds, the earlier minute', ['ACTION:DISPLAY', 'TRIGGER:-PT90S'], { minutes: -2, from: 'start' }],
+  [
+    'with seconds, the earlier minute',
+    ['ACTION:DISPLAY', 'TRIGGER:-PT90S'],
+    { minutes: -2, from: 'start' },
+  ],
   ['weeks before', ['ACTION:DISPLAY', 'TRIGGER:-P2W'], { minutes: -20160, from: 'start' }],
 ])('an alarm of another program: %s', (_, lines, reminder) => {
   const read = readOne(file([...lines, 'X-LAMP:port']));
@@ -123,12 +139,18 @@ const someReminder: fc.Arbitrary<Reminder> = fc
     ),
     how: fc.option(fc.constantFrom('mail' as const, 'text' as const), { nil: undefined }),
     repeat: fc.option(
-      fc.record({ times: fc.integer({ min: 1, max: 50 }), every: fc.integer({ min: 1, max: 3000 }) }),
+      fc.record({
+        times: fc.integer({ min: 1, max: 50 }),
+        every: fc.integer({ min: 1, max: 3000 }),
+      }),
       { nil: undefined },
     ),
-    acknowledged: fc.option(fc.integer({ min: 0, max: 2 ** 32 }).map((s) => s * 1000), {
-      nil: undefined,
-    }),
+    acknowledged: fc.option(
+      fc.integer({ min: 0, max: 2 ** 32 }).map((s) => s * 1000),
+      {
+        nil: undefined,
+      },
+    ),
   })
   .map(({ when, how, repeat, acknowledged }) => ({
     ...when,

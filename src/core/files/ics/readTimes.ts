@@ -1,13 +1,7 @@
 import type { EventTime, JcalComponent, JcalProperty } from '../../model/common';
 import { dayOf, wallOf, zoneOf } from '../../model/common';
 import { lastsForward } from '../../model/event';
-import {
-  DAY,
-  dayOfWall,
-  formatDate,
-  formatLocal,
-  parseLocal,
-} from '../../time/civil';
+import { DAY, dayOfWall, formatDate, formatLocal, parseLocal } from '../../time/civil';
 import { parseDuration } from '../../time/durations';
 import { instantFromWall, wallFromInstant } from '../../time/zones';
 import { dateKeyOf } from '../../agenda/series';

@@ -140,10 +140,7 @@ const WRITERS: { [Field in FileField]: Writer } = {
   passthrough: elsewhere,
 };
 
-function fieldProperties(
-  event: CalendarEvent,
-  { categories }: Surroundings,
-): JcalProperty[] {
+function fieldProperties(event: CalendarEvent, { categories }: Surroundings): JcalProperty[] {
   const kept = event.passthrough?.parameters ?? {};
   const has = (name: string) => event.passthrough?.properties.some((p) => p[0] === name) ?? false;
   return [

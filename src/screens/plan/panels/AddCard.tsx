@@ -143,7 +143,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
         <Understood
           icon="bell-outline"
           name="Reminders"
-          value={sayWhose({ ...event, wholeDay: span.wholeDay }, calendar, preferences)}
+          value={sayWhose({ ...event, ...span }, calendar, preferences)}
           isOpen={open === 'reminders'}
           onPress={() => toggle('reminders')}
         />

@@ -142,9 +142,7 @@ export function Details(props: Props) {
       {(isReminded || o.reminders !== null) && (
         <Line icon="bell-outline">{sayWhose(o, calendar, preferences)}</Line>
       )}
-      {extras !== '' && (
-        <Line icon={o.travelBefore > 0 ? 'walk' : 'flag-outline'}>{extras}</Line>
-      )}
+      {extras !== '' && <Line icon={o.travelBefore > 0 ? 'walk' : 'flag-outline'}>{extras}</Line>}
       {o.changed && <Line icon="pencil-outline">This date was changed by hand.</Line>}
       <View style={styles.line}>
         <View style={styles.mark}>

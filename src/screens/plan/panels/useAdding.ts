@@ -138,8 +138,7 @@ export function useAdding(adding: Adding) {
   const calendarId = corrections.calendarId ?? jot.calendarId;
   const calendar = calendars.find(({ id }) => id === calendarId);
   const categoryIds = corrections.categoryIds ?? jot.categoryIds;
-  const reminders =
-    corrections.reminders === undefined ? jot.reminders : corrections.reminders;
+  const reminders = corrections.reminders === undefined ? jot.reminders : corrections.reminders;
   const times = corrections.times ?? timesOf(span);
   const problem = timesProblem(times);
   const event = draft();

@@ -47,6 +47,7 @@ describe('what the sheet lets through', () => {
     press('button', 'Quay');
     press('button', 'Tentative');
     press('button', 'Repeating');
+    press('button', 'High');
     press('checkbox', 'Hide what is past');
     expect(onFilter).toHaveBeenLastCalledWith({
       text: 'lens',
@@ -54,6 +55,7 @@ describe('what the sheet lets through', () => {
       categoryIds: ['quay'],
       availability: ['tentative'],
       kinds: ['series'],
+      importance: ['high'],
       isPastHidden: true,
     });
   });

@@ -87,4 +87,6 @@ export function AgainDialog({ occurrence, now, preferences, onChoose, onClose }:
   );
 }
 
-const styles = StyleSheet.create({ own: { flexDirection: 'row', gap: 8, alignItems: 'flex-start' } });
+const styles = StyleSheet.create({
+  own: { flexDirection: 'row', gap: 8, alignItems: 'flex-start' },
+});
