@@ -6,6 +6,7 @@ import { benchBrowser } from './browser';
 import { busyStore } from './data';
 import { benchEngine, fileOf } from './engine';
 import { benchImport } from './importing';
+import { benchReminders } from './reminders';
 import { report } from './report';
 import { benchFirstWeek, benchHardRules, benchSeries } from './series';
 
@@ -36,6 +37,7 @@ async function main(): Promise<void> {
   // Before the engine holds them: what it keeps would slow the reading that is measured.
   await benchImport(fileOf(events));
   await benchEngine(events);
+  benchReminders(events);
   console.log('The same in Chromium:');
   const server = createApp(DIST, 'demo').listen(0);
   const address = server.address();

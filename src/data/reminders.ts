@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { sayLeaveBy, sayStanding } from '@/core/agenda/standing';
 import { titleOf } from '@/core/model/titleOf';
+import { occurrenceIdOf } from '@/core/reminders/schedule';
 import type { ReminderWording } from '@/core/reminders/words';
 import { MINUTE } from '@/core/time/civil';
 import type { EpochMs } from '@/core/time/units';
@@ -130,7 +131,7 @@ export function useReminders(preferences: Preferences) {
       if (of !== store) return;
       if (action === 'done') void done([id]);
       if (action === 'again') void again(id, Date.now() + NOTICE_AGAIN * MINUTE);
-      if (action === 'open') open(id.slice(0, id.lastIndexOf('#')));
+      if (action === 'open') open(occurrenceIdOf(id));
     };
   });
   const { ready } = status;

@@ -1,6 +1,5 @@
 import { readAlarms } from '../reminders/alarms';
 import type { JcalComponent } from './common';
-import type { Data } from './versions';
 
 interface WithAlarms {
   reminders?: unknown[];
@@ -21,7 +20,7 @@ function withReminders<T extends WithAlarms>(of: T): T {
 }
 
 /** An event of version 1, in which the alarms of other programs were no reminders, and nothing was quiet. */
-export function remindersOfAlarms(data: Data): Data {
+export function remindersOfAlarms(data: Record<string, unknown>): Record<string, unknown> {
   const changes = (data['changedDates'] ?? {}) as Record<string, WithAlarms>;
   return {
     ...withReminders(data as WithAlarms),
