@@ -89,14 +89,14 @@ const NEAR: SingleSpec[] = [
   {
     title: 'Lighthouse handover',
     calendar: 'clients',
-    day: 10,
-    at: '10:30',
-    minutes: 90,
+    day: 9,
+    at: '16:00',
+    minutes: 60,
     more: {
       place: 'Saltmarsh light',
       importance: 1,
-      travelBefore: 35,
-      travelAfter: 35,
+      travelBefore: 25,
+      travelAfter: 25,
       reminders: [
         { minutes: 0, from: 'leave' },
         { minutes: -18 * 60, from: 'start', how: 'mail' },

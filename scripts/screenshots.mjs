@@ -29,15 +29,6 @@ async function series(page) {
   await page.getByRole('status', { name: 'Next dates' }).scrollIntoViewIfNeeded();
 }
 
-/** A date held an hour later with the keyboard: which dates should that reach? */
-async function scope(page) {
-  await bar(page, 'Bench round').first().focus();
-  await page.keyboard.down('Alt');
-  for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
-  await page.keyboard.up('Alt');
-  await page.getByRole('radio', { name: /^Every date/ }).click();
-}
-
 async function tidy(page) {
   await page.goto(`${URL}/tidy`);
   await page.getByRole('list', { name: 'Dates in the way' }).waitFor();
@@ -49,19 +40,36 @@ async function preview(page) {
   await page.getByRole('button', { name: /^Bring in/ }).waitFor();
 }
 
-/** Some things done, one of them taken back. */
-async function changes(page) {
-  await bar(page, 'Supplier terms').focus();
-  await page.keyboard.down('Alt');
-  for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
-  await page.keyboard.up('Alt');
-  await page.getByText(/^Moved “Supplier terms”/).waitFor();
-  await jot(page);
+async function line(page, text) {
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('dialog').getByRole('textbox', { name: 'What, when, where' }).fill(text);
   await page.getByRole('button', { name: 'Keep' }).click();
-  await page.getByText(/^Added “Freight call”/).waitFor();
-  await page.getByRole('button', { name: 'Changes' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Undo', exact: true }).click();
-  await page.getByText(/undone$/).waitFor();
+  await page.getByText(/^Added/).waitFor();
+}
+
+/** Three reminders that have come due, of which one is a call to join and one matters. */
+async function reminders(page) {
+  await line(
+    page,
+    'Crate call 10:45 at Quay 3 room.quay.example 10 min to get there remind me 15 min before',
+  );
+  await line(page, 'Gale warning 10:50 high importance remind me 20 min before');
+  await line(page, 'Oil samples 11:15 remind me 45 min before');
+  await page.clock.fastForward('05:00');
+  await page.getByRole('region', { name: 'Reminders' }).getByText('Oil samples').waitFor();
+}
+
+/** What would have gone out by mail. */
+async function outbox(page) {
+  await page.goto(`${URL}/settings`);
+  const address = page.getByRole('textbox', { name: 'Mails go to' });
+  await address.fill('office@quay.example');
+  await address.press('Enter');
+  await page.getByRole('checkbox', { name: 'A letter each morning' }).waitFor();
+  await page.goto(`${URL}/sent`);
+  await page.getByRole('button', { name: 'Write today’s letter' }).click();
+  const sent = page.getByRole('list', { name: 'Would have gone out' });
+  await sent.getByRole('button').first().click();
 }
 
 /** The sheet over another span, in another form. */
@@ -91,11 +99,11 @@ const PICTURES = [
   { name: 'add-phone', size: 'phone', open: jot },
   { name: 'editor-wide', size: 'wide', open: edit },
   { name: 'series-phone', size: 'phone', open: series },
-  { name: 'scope-wide', size: 'wide', open: scope },
+  { name: 'reminders-wide', size: 'wide', open: reminders },
   { name: 'tidy-wide', size: 'wide', open: tidy },
   { name: 'today-phone', size: 'phone', open: (page) => page.goto(`${URL}/today`) },
   { name: 'import-wide', size: 'wide', open: preview },
-  { name: 'changes-phone', size: 'phone', open: changes },
+  { name: 'outbox-phone', size: 'phone', open: outbox },
   { name: 'calendars-wide', size: 'wide', open: (page) => page.goto(`${URL}/calendars`) },
   {
     name: 'settings-phone',

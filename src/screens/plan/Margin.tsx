@@ -2,6 +2,7 @@ import type { ComponentProps } from 'react';
 import { useDeferredValue, useMemo } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { sayLeaveBy } from '@/core/agenda/standing';
 import { findClashes, MOST_CLASHES } from '@/core/agenda/clashes';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { DAY, dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
@@ -62,7 +63,13 @@ function NextEvent({ preferences, onOpen }: Omit<Props, 'occurrences' | 'load'>)
         >
           <Text style={styles.strong}>{titleOf(next)}</Text>
           <Text variant="bodySmall">
-            {sayMinute(minuteOfDay(next.start), wording.hourCycle)} · {sayWhen(next, now)}
+            {[
+              sayMinute(minuteOfDay(next.start), wording.hourCycle),
+              sayWhen(next, now),
+              next.start > now ? sayLeaveBy(next, wording) : '',
+            ]
+              .filter(Boolean)
+              .join(' · ')}
           </Text>
         </Pressable>
       ) : (
