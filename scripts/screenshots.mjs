@@ -51,7 +51,7 @@ async function line(page, text) {
 async function reminders(page) {
   await line(
     page,
-    'Crate call 10:45 at Quay 3 room.quay.example 10 min to get there remind me 15 min before',
+    'Crate call 10:45 at Quay 3 https://room.quay.example/crates 10 min to get there remind me 15 min before',
   );
   await line(page, 'Gale warning 10:50 high importance remind me 20 min before');
   await line(page, 'Oil samples 11:15 remind me 45 min before');
@@ -101,7 +101,14 @@ const PICTURES = [
   { name: 'series-phone', size: 'phone', open: series },
   { name: 'reminders-wide', size: 'wide', open: reminders },
   { name: 'tidy-wide', size: 'wide', open: tidy },
-  { name: 'today-phone', size: 'phone', open: (page) => page.goto(`${URL}/today`) },
+  {
+    name: 'today-phone',
+    size: 'phone',
+    open: async (page) => {
+      await page.goto(`${URL}/today`);
+      await page.getByRole('heading', { name: /^Now, / }).waitFor();
+    },
+  },
   { name: 'import-wide', size: 'wide', open: preview },
   { name: 'outbox-phone', size: 'phone', open: outbox },
   { name: 'calendars-wide', size: 'wide', open: (page) => page.goto(`${URL}/calendars`) },

@@ -10,6 +10,7 @@ import type { Wording } from '@/core/time/words';
 import { sayLength, sayMinute } from '@/core/time/words';
 import type { DayNumber, WallMs } from '@/core/time/units';
 import { useHasDraft } from '@/data/drafts';
+import { importanceOf } from '@/core/model/importance';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { usePalette } from '@/ui/theme/theme';
@@ -67,7 +68,9 @@ const EventLine = memo(function EventLine(props: EventLineProps) {
         style={{
           color: o.availability === 'away' ? colours.onSolid : colours.edge,
           ...barStyle(o.availability, colours),
-          boxShadow: startEdge(o.importance, colours.edge, colours.fill),
+          ...(importanceOf(o.importance) === 'high' && {
+            boxShadow: startEdge(o.importance, colours.edge, colours.fill),
+          }),
         }}
       >
         <Mark mark={calendar.mark} />
