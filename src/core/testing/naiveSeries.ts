@@ -157,7 +157,8 @@ function seenDate(event: CalendarEvent, change: ChangedDate, span: [number, numb
     from,
     to,
     title: change.title ?? event.title,
-    reminders: (change.reminders ?? event.reminders ?? []).map((one) =>
+    // Null is its calendar's, which is not here.
+    reminders: ((change.reminders === undefined ? event : change).reminders ?? []).map((one) =>
       'at' in one ? NaN : one.minutes,
     ),
     ...(icon && { icon }),
