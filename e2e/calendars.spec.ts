@@ -81,8 +81,8 @@ test(
     const form = panel(page, 'Edit Training');
     await form.getByRole('button', { name: 'What new events begin with' }).click();
     await form.getByRole('radio', { name: '90 min' }).click();
-    await form.getByRole('radio', { name: 'Tentative' }).click();
-    await form.getByRole('button', { name: '15 min', exact: true }).click();
+    await form.getByRole('radio', { name: 'Tentative', exact: true }).click();
+    await form.getByRole('button', { name: '15 min before' }).click();
     await form.getByRole('button', { name: 'Keep' }).click();
     await jot(page, 'Knots for beginners Saturday 14:00');
     await expect(bar(page, 'Knots for beginners')).toHaveAccessibleName(

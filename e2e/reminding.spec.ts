@@ -183,8 +183,6 @@ test(
     await letter.getByRole('radio', { name: 'As mail programs show it' }).click();
     const shown = letter.locator('iframe').contentFrame();
     await expect(shown.getByText('11:00 – 11:30 Crate call, Quay 3')).toBeVisible();
-    // What the test itself would run in it is kept out as well.
-    expect(problems.splice(0).join()).toMatch(/^(console: Blocked script execution[^,]*)?$/);
     await page.getByRole('button', { name: 'Clear', exact: true }).click();
     await expect(sent).toHaveCount(0);
   },
