@@ -84,6 +84,9 @@ test(
     await form.getByRole('radio', { name: 'Tentative', exact: true }).click();
     await form.getByRole('button', { name: '15 min before' }).click();
     await form.getByRole('button', { name: 'Keep' }).click();
+    await panel(page, 'For the events that are there, too?')
+      .getByRole('button', { name: 'Only for new ones' })
+      .click();
     await jot(page, 'Knots for beginners Saturday 14:00');
     await expect(bar(page, 'Knots for beginners')).toHaveAccessibleName(
       /14:00 – 15:30, Training, tentative/,
