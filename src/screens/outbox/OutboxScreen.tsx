@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import type { Message } from '@/core/reminders/reminding';
+import type { EpochMs } from '@/core/time/units';
 import { usePreferences } from '@/data/preferences';
 import { useOutbox } from '@/data/outbox';
 import { Card } from '@/ui/Card';
@@ -16,6 +18,19 @@ export function OutboxScreen() {
   const [openId, setOpenId] = useState<string | null>(null);
   const { mail } = preferences.settings.reminding;
   const toggle = (id: string) => () => setOpenId((last) => (last === id ? null : id));
+  const listOf = (name: string, messages: readonly (Message & { sent?: EpochMs })[]) => (
+    <View role="list" aria-label={name}>
+      {messages.map((one) => (
+        <MessageCard
+          key={one.id}
+          message={one}
+          preferences={preferences}
+          isOpen={openId === one.id}
+          onPress={toggle(one.id)}
+        />
+      ))}
+    </View>
+  );
   return (
     <Page
       title="Outbox"
@@ -45,17 +60,7 @@ export function OutboxScreen() {
       )}
       {waiting.length > 0 && (
         <Card title="Not taken yet">
-          <View role="list" aria-label="Not taken yet">
-            {waiting.map((one) => (
-              <MessageCard
-                key={one.id}
-                message={one}
-                preferences={preferences}
-                isOpen={openId === one.id}
-                onPress={toggle(one.id)}
-              />
-            ))}
-          </View>
+          {listOf('Not taken yet', waiting)}
           <Button onPress={() => void retry()}>Try again</Button>
         </Card>
       )}
@@ -66,17 +71,7 @@ export function OutboxScreen() {
             so does the morning letter; addresses are in the settings.
           </Text>
         )}
-        <View role="list" aria-label="Would have gone out">
-          {sent.map((one) => (
-            <MessageCard
-              key={one.id}
-              message={one}
-              preferences={preferences}
-              isOpen={openId === one.id}
-              onPress={toggle(one.id)}
-            />
-          ))}
-        </View>
+        {listOf('Would have gone out', sent)}
       </Card>
     </Page>
   );
