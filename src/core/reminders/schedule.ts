@@ -26,9 +26,10 @@ const NEAR = DAY;
 /** Days in which what comes next is looked for, in steps: mostly it is soon. */
 const AHEAD = [1, 7, 42, 400];
 
-const nameOf = (occurrenceId: string, reminder: Reminder, time: number) => {
+/** `later` is how many minutes after its first moment it repeats: what has the same id is due at the same moment. */
+const nameOf = (occurrenceId: string, reminder: Reminder, later: number) => {
   const when = 'at' in reminder ? `at${reminder.at}` : `${reminder.from}${reminder.minutes}`;
-  return `${occurrenceId}#${when}${reminder.how ?? ''}${time ? `+${time}` : ''}`;
+  return `${occurrenceId}#${when}${reminder.how ?? ''}${later ? `+${later}` : ''}`;
 };
 
 /** The id of the occurrence that a reminder's id names. */
@@ -64,11 +65,14 @@ function dueAt(occurrence: Occurrence, reminder: RelativeReminder, zone: string)
 /** The moments of a reminder that is first due at one: more where it repeats, none that were acknowledged. */
 function momentsOf(occurrenceId: string, reminder: Reminder, first: EpochMs): DueReminder[] {
   const { repeat, acknowledged = -Infinity } = reminder;
-  return Array.from({ length: 1 + (repeat?.times ?? 0) }, (_, time) => ({
-    id: nameOf(occurrenceId, reminder, time),
-    at: first + time * (repeat?.every ?? 0) * MINUTE,
-    reminder,
-  })).filter(({ at }) => at > acknowledged);
+  return Array.from({ length: 1 + (repeat?.times ?? 0) }, (_, time) => {
+    const later = time * (repeat?.every ?? 0);
+    return {
+      id: nameOf(occurrenceId, reminder, later),
+      at: first + later * MINUTE,
+      reminder,
+    };
+  }).filter(({ at }) => at > acknowledged);
 }
 
 /** The reminders of a date that go with it, with the moments at which they are due. */
@@ -191,9 +195,13 @@ export class Schedule {
     const fixed = [...this.fixed].flatMap(([eventId, dues]) =>
       calendarIds.has(this.events.get(eventId)!.calendarId) ? dues : [],
     );
-    return [...found, ...fixed]
-      .filter(({ at }) => at > after && at <= until)
-      .sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+    return (
+      [...found, ...fixed]
+        .filter(({ at }) => at > after && at <= until)
+        .sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1))
+        // An event of a file may have the same reminder twice.
+        .filter(({ id }, i, sorted) => id !== sorted[i - 1]?.id)
+    );
   }
 
   /** When the next one is due after a moment; null when none is within a year. */
