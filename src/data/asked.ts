@@ -1,11 +1,15 @@
 import { useRouter } from 'expo-router';
 import { useSyncExternalStore } from 'react';
+import type { View } from '@/core/model/view';
+import type { DayNumber } from '@/core/time/units';
 
 /** What another part of the app asks of the sheet. */
 export type Asked =
   | { kind: 'add' }
   /** To show an event or a date of it, by its id; with `uncovers` also where it is hidden. */
-  | { kind: 'event'; id: string; uncovers: boolean };
+  | { kind: 'event'; id: string; uncovers: boolean }
+  /** To be seen in another way, around a day (day number). */
+  | { kind: 'view'; fields: Partial<View>; day: DayNumber | null };
 
 let asked: Asked | null = null;
 const listeners = new Set<() => void>();

@@ -1,7 +1,7 @@
-import { EMPTY_FILTER } from '@/core/model/view';
+import { EMPTY_FILTER } from '@/core/model/filter';
 import type { TypedRecord } from '@/core/model/records';
 import type { EventQuery } from '@/core/query/eventQuery';
-import { ALL_SHOWN, EVERYTHING, havingWords, passesWhole } from '@/core/query/eventQuery';
+import { ALL_SHOWN, EVERYTHING, havingWords, wholeTest } from '@/core/query/eventQuery';
 import { newEvent } from '@/core/model/event';
 import { parseDate, parseLocal } from '@/core/time/civil';
 import { instantFromWall } from '@/core/time/zones';
@@ -95,16 +95,14 @@ test('one question is answered alike by sheet, finding, table, export and sweep'
 
 test('an event is past once its last date may be over everywhere', () => {
   const isThere = (rule: string | undefined, now: string) =>
-    passesWhole(
-      {
-        event: newEvent({ id: 'e', calendarId: 'c', title: 'Rope', rule, ...on('2026-11-24') }, 0),
-        calendar: undefined,
-      },
-      {
-        filter: { ...EMPTY_FILTER, isPastHidden: true },
-        now: instantFromWall(parseLocal(now), 'Europe/London'),
-      },
-    );
+    wholeTest({
+      filter: { ...EMPTY_FILTER, isPastHidden: true },
+      now: instantFromWall(parseLocal(now), 'Europe/London'),
+    })({
+      event: newEvent({ id: 'e', calendarId: 'c', title: 'Rope', rule, ...on('2026-11-24') }, 0),
+      calendar: undefined,
+      categoryOf: () => undefined,
+    });
   expect(isThere(undefined, '2026-11-24T12:00:00')).toBe(true);
   expect(isThere(undefined, '2026-11-27T12:00:00')).toBe(false);
   expect(isThere('FREQ=DAILY', '2046-11-27T12:00:00')).toBe(true);

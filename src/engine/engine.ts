@@ -8,12 +8,14 @@ import { remindsOtherwise } from '@/core/reminders/following';
 import { Schedule } from '@/core/reminders/schedule';
 import type { Announcement } from './announcement';
 import { Announcer } from './announcement';
+import { Bulk } from './bulk/bulk';
 import { Commands } from './commands/commands';
 import { Feeds } from './feeds/feeds';
 import type { AskFeed } from './feeds/feedSync';
 import { FeedSync } from './feeds/feedSync';
 import { AttachmentStore } from './files/attachmentStore';
 import { Files } from './files/files';
+import { Finding } from './finding/finding';
 import { Queries } from './queries/queries';
 import type { ReadOnly, Unsaved } from './repository';
 import type { SendMessage } from './reminders/outbox';
@@ -61,12 +63,13 @@ const SHOW_EVERY = 1500;
 /** What the page may call. */
 export type EngineProtocol = Pick<
   Engine,
-  'queries' | 'commands' | 'files' | 'feeds' | 'reminders' | 'retry'
+  'queries' | 'commands' | 'files' | 'feeds' | 'reminders' | 'finding' | 'bulk' | 'retry'
 >;
 
 /**
  * The heart of the app behind the page: holds all records and the index of events, and gives them to
- * what is asked (`queries`), done (`commands`), brought in or out (`files`) and followed (`feeds`).
+ * what is asked (`queries`), found (`finding`), done (`commands`), looked at before it is done to many
+ * (`bulk`), brought in or out (`files`) and followed (`feeds`).
  * Runs in a web worker.
  */
 export class Engine {
@@ -81,6 +84,8 @@ export class Engine {
   readonly files: Files;
   readonly feeds: Feeds;
   readonly reminders: Reminders;
+  readonly finding: Finding;
+  readonly bulk: Bulk;
   private progress = { loaded: 0, total: 1, ready: false };
   private onStatus: OnStatus = () => undefined;
   private lastTold = 0;
@@ -125,6 +130,8 @@ export class Engine {
       isReady: () => this.progress.ready,
       changed,
     });
+    this.finding = new Finding({ repository, index });
+    this.bulk = new Bulk({ repository, index });
     this.repository = repository;
     this.queries = queries;
     this.commands = commands;
@@ -132,6 +139,7 @@ export class Engine {
 
   /** Puts an event where its dates and reminders are looked for, or takes it away; the days it touches. */
   private place(id: string, event: CalendarEvent | null): Extent[] {
+    this.finding.note(id, event);
     if (!event) {
       this.schedule.remove(id);
       return this.index.remove(id);
@@ -209,6 +217,7 @@ export class Engine {
   private tell(recordsChanged: boolean): void {
     this.lastTold = Date.now();
     if (recordsChanged) this.lastShown = this.lastTold;
+    if (recordsChanged && this.progress.ready) void this.finding.catchUp();
     this.onStatus(this.status(), recordsChanged ? this.announcer.take() : null);
   }
 

@@ -1,6 +1,7 @@
 import { newEvent } from '@/core/model/event';
 import type { CalendarEvent } from '@/core/model/event';
-import { DEFAULT_VIEW, EMPTY_FILTER } from '@/core/model/view';
+import { EMPTY_FILTER } from '@/core/model/filter';
+import { DEFAULT_VIEW } from '@/core/model/view';
 import { formatDate, parseDate } from '@/core/time/civil';
 import type { DayNumber } from '@/core/time/units';
 import { ALL_SHOWN } from '@/core/query/eventQuery';

@@ -1,4 +1,4 @@
-import { EMPTY_FILTER } from '@/core/model/view';
+import { EMPTY_FILTER } from '@/core/model/filter';
 import { ALL_SHOWN } from '@/core/query/eventQuery';
 import { calendar, event, opened, zoned } from './testing/opened';
 

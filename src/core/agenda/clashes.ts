@@ -16,8 +16,14 @@ const competes = (o: Occurrence) => !o.wholeDay && isBooked(o) && o.end > o.star
 /** Pairs that are looked for: of a thousand events at one hour there would be half a million. */
 export const MOST_CLASHES = 1000;
 
-/** The pairs of booked, timed occurrences that overlap, with the way there and back, in order of the overlap; the first MOST_CLASHES of them. */
-export function findClashes(occurrences: readonly Occurrence[]): Clash[] {
+/**
+ * The pairs of booked, timed occurrences that overlap, with the way there and back, in order of the
+ * overlap; the first MOST_CLASHES of them. With `concerns`, only pairs of which one is meant.
+ */
+export function findClashes(
+  occurrences: readonly Occurrence[],
+  concerns: (o: Occurrence) => boolean = () => true,
+): Clash[] {
   const timed = occurrences
     .filter(competes)
     .map((o) => ({ o, ms: takenMs(o), wall: takenWall(o) }))
@@ -27,6 +33,7 @@ export function findClashes(occurrences: readonly Occurrence[]): Clash[] {
     for (let j = i + 1; j < timed.length && timed[j]!.ms.start < first.ms.end; j++) {
       if (clashes.length === MOST_CLASHES) return clashes;
       const second = timed[j]!;
+      if (!concerns(first.o) && !concerns(second.o)) continue;
       clashes.push({
         first: first.o,
         second: second.o,

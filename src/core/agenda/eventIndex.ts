@@ -169,6 +169,24 @@ export class EventIndex {
     return { occurrences: occurrences.sort(byStart), cut };
   }
 
+  /** The dates of one event in a window, in order of start, as many as can be shown. */
+  datesOf(id: string, window: Window): Occurrence[] {
+    const ends = endsOf(window);
+    const single = this.singles.get(id);
+    if (single)
+      return touches(ends, single.basis, single.from, single.to)
+        ? [occurrence(ends.zone, single.event, single)]
+        : [];
+    const series = this.series.get(id);
+    if (!series) return [];
+    const found: Occurrence[] = [];
+    const limit = mostOfMany(window);
+    // Long stretches that are asked for once would put those of the weeks in sight out of what is kept.
+    const isKept = window.toDay - window.fromDay <= LONG / DAY;
+    datesIn(ends, series.event, series.dates, { found, limit, isKept });
+    return found.sort(byStart);
+  }
+
   private *singlesIn(ends: Ends): Generator<Single> {
     const seen = new Set<Single>();
     const low = Math.floor((ends.wallFrom - ZONE_REACH) / WEEK);

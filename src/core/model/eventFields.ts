@@ -21,6 +21,8 @@ const attendee = z.object({
   answer: z.enum(['none', 'accepted', 'declined', 'tentative']),
 });
 
+export type Attendee = z.infer<typeof attendee>;
+
 const attachment = z.object({
   id,
   name: z.string(),
@@ -151,6 +153,8 @@ export const EVENT_FIELDS = {
   /** SEQUENCE (RFC 5545 §3.8.7.4) */
   revision: field(z.number().int().min(0), { initial: () => 0 }),
   removedAt: field(instant.optional()),
+  /** The name of the file that it was last imported with. */
+  broughtIn: field(z.string().optional()),
   passthrough: field(passthrough.optional(), ofFile),
 };
 

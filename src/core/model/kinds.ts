@@ -2,6 +2,7 @@ import { calendar } from './calendar';
 import { event } from './event';
 import { category, colleague, settings, task } from './others';
 import { reminding } from '../reminders/reminding';
+import { question } from './question';
 import { lens } from './view';
 import type { z } from './zod';
 
@@ -43,6 +44,13 @@ export const KINDS = {
     schema: category,
     one: 'category',
     many: 'categories',
+    isOnCalendar: false,
+    isInBackup: true,
+  },
+  question: {
+    schema: question,
+    one: 'kept question',
+    many: 'kept questions',
     isOnCalendar: false,
     isInBackup: true,
   },

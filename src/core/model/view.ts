@@ -1,5 +1,5 @@
-import { availability, id, plainDate } from './common';
-import { IMPORTANCES } from './importance';
+import { id, plainDate } from './common';
+import { EMPTY_FILTER, filter } from './filter';
 import { z } from './zod';
 
 const counted = (least: number, most: number) => z.number().int().min(least).max(most);
@@ -62,38 +62,6 @@ export const DEFAULT_TABLE: TableSetup = {
   sortBy: 'date',
   isDescending: false,
   groupBy: 'none',
-};
-
-export const FILTER_KINDS = [
-  'single',
-  'series',
-  'wholeDay',
-  'others',
-  'reminder',
-  'attachment',
-] as const;
-export type FilterKind = (typeof FILTER_KINDS)[number];
-
-/** Which events the sheet lets through. Of a list, any may hold; what is empty asks for nothing. */
-const filter = z.object({
-  categoryIds: z.array(id),
-  availability: z.array(availability),
-  kinds: z.array(z.enum(FILTER_KINDS)),
-  importance: z.array(z.enum(IMPORTANCES)).default([]),
-  place: z.string(),
-  text: z.string(),
-  isPastHidden: z.boolean(),
-});
-export type Filter = z.infer<typeof filter>;
-
-export const EMPTY_FILTER: Filter = {
-  categoryIds: [],
-  availability: [],
-  kinds: [],
-  importance: [],
-  place: '',
-  text: '',
-  isPastHidden: false,
 };
 
 /** How the sheet is seen: how long a stretch, drawn how, and what some forms have for themselves. */

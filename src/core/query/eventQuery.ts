@@ -1,15 +1,14 @@
 import { extentOf, extentOfSeries } from '../agenda/extent';
-import type { Occurrence } from '../agenda/occurrence';
 import { compileSeries, placed } from '../agenda/series';
+import { wallOf, zoneOf } from '../model/common';
 import type { CalendarEvent } from '../model/event';
-import { isSeries, isWholeDay } from '../model/event';
-import { importanceOf } from '../model/importance';
-import type { Filter, FilterKind } from '../model/view';
-import { EMPTY_FILTER } from '../model/view';
-import type { CalendarReminders } from '../reminders/following';
-import { calendarReminders } from '../reminders/following';
-import { DAY } from '../time/civil';
-import type { EpochMs } from '../time/units';
+import { durationOf, isSeries, isWholeDay } from '../model/event';
+import type { Filter } from '../model/filter';
+import { EMPTY_FILTER } from '../model/filter';
+import { DAY, parseDate } from '../time/civil';
+import type { DayNumber, EpochMs } from '../time/units';
+import type { Subject, Whole } from './filterParts';
+import { filterTest } from './filterParts';
 
 /** The calendars that a question is about: those shown everywhere, all that there are, or these. */
 export type AskedCalendars = 'shown' | 'all' | readonly string[];
@@ -44,100 +43,62 @@ export const havingWords = (text: string): EventQuery => ({
   filter: { ...EMPTY_FILTER, text },
 });
 
-/** What a filter looks at: a date as a window shows it, or an event as a whole. */
-type Subject = Pick<
-  Occurrence,
-  | 'title'
-  | 'place'
-  | 'wholeDay'
-  | 'availability'
-  | 'categoryIds'
-  | 'dateKey'
-  | 'endMs'
-  | 'importance'
-  | 'reminders'
->;
-
-/** An event with the calendar that it lies on, whose reminders it may have. */
-export interface Whole {
-  event: CalendarEvent;
-  calendar: CalendarReminders | undefined;
-}
-
-const lower = (text: string) => text.toLocaleLowerCase('en');
-
-function isKind(subject: Subject, { event, calendar }: Whole, kind: FilterKind): boolean {
-  switch (kind) {
-    case 'single':
-      return subject.dateKey === null;
-    case 'series':
-      return subject.dateKey !== null;
-    case 'wholeDay':
-      return subject.wholeDay;
-    case 'others':
-      return event.attendees.length > 0;
-    case 'reminder':
-      return (subject.reminders ?? calendarReminders(calendar, subject)).length > 0;
-    case 'attachment':
-      return event.attachments.length > 0;
-  }
-}
-
-/** Whether nothing chosen, or some of it holds. */
-const some = <T>(chosen: readonly T[], holds: (value: T) => boolean) =>
-  chosen.length === 0 || chosen.some(holds);
-
-/** Whether a date of an event passes a query's filter: each part of it that is set must hold. */
-export function passes(
-  subject: Subject,
-  whole: Whole,
-  { filter, now }: Pick<EventQuery, 'filter' | 'now'>,
-): boolean {
-  const words = lower(filter.text).split(/\s+/).filter(Boolean);
-  const all = words.length ? lower(`${subject.title}\n${subject.place}\n${whole.event.notes}`) : '';
-  return (
-    !(filter.isPastHidden && subject.endMs <= now) &&
-    some(filter.categoryIds, (id) => subject.categoryIds.includes(id)) &&
-    some(filter.availability, (availability) => subject.availability === availability) &&
-    some(filter.importance, (importance) => importanceOf(subject.importance) === importance) &&
-    some(filter.kinds, (kind) => isKind(subject, whole, kind)) &&
-    lower(subject.place).includes(lower(filter.place.trim())) &&
-    words.every((word) => all.includes(word))
-  );
-}
-
 /** When the last date of an event is over in every zone, epoch ms; Infinity where nobody can say. */
 function lastEnd(event: CalendarEvent): number {
   const series = compileSeries(event);
   return (series ? extentOfSeries(series) : extentOf(placed(event))).to * DAY;
 }
 
-/** Whether an event as a whole, in whichever of its dates, passes a query's filter. */
-export function passesWhole(whole: Whole, query: Pick<EventQuery, 'filter' | 'now'>): boolean {
-  const { event } = whole;
-  const subject: Subject = {
-    title: event.title,
-    place: event.place,
-    wholeDay: isWholeDay(event),
-    availability: event.availability,
-    categoryIds: event.categoryIds,
-    importance: event.importance,
-    reminders: event.reminders,
-    dateKey: isSeries(event) ? '' : null,
-    endMs: query.filter.isPastHidden ? lastEnd(event) : Infinity,
-  };
-  return passes(subject, whole, query);
+/** Days (wall ms) that any date of an event may touch, on whichever clock. */
+function reach(event: CalendarEvent): { start: number; end: number } {
+  const series = compileSeries(event);
+  if (!series) {
+    const start = wallOf(event.start);
+    return { start, end: start + durationOf(event) };
+  }
+  const { from, to } = extentOfSeries(series);
+  return { start: from * DAY, end: to * DAY };
 }
 
-/** How many parts of a filter are set. */
-export function partsSet(filter: Filter): number {
-  return [
-    filter.categoryIds.length,
-    filter.availability.length,
-    filter.kinds.length,
-    filter.importance.length,
-    filter.place.trim(),
-    filter.text.trim(),
-    filter.isPastHidden,
-  ].filter(Boolean).length;
+/**
+ * Makes the test whether an event as a whole, in whichever of its dates, passes a filter. Of days
+ * that are asked for, a series touches those from its first date to its last.
+ */
+export function wholeTest({ filter, now }: Pick<EventQuery, 'filter' | 'now'>) {
+  const passes = filterTest(filter, now);
+  const asksDays = filter.dates !== null;
+  return (whole: Whole): boolean => {
+    const { event } = whole;
+    const isWhole = isWholeDay(event);
+    const subject: Subject = {
+      title: event.title,
+      place: event.place,
+      wholeDay: isWhole,
+      availability: event.availability,
+      visibility: event.visibility,
+      categoryIds: event.categoryIds,
+      importance: event.importance,
+      reminders: event.reminders,
+      zone: zoneOf(event.start),
+      travelBefore: isWhole ? 0 : event.travelBefore,
+      travelAfter: isWhole ? 0 : event.travelAfter,
+      dateKey: isSeries(event) ? '' : null,
+      ...(asksDays ? reach(event) : { start: 0, end: 0 }),
+      endMs: filter.isPastHidden ? lastEnd(event) : Infinity,
+    };
+    return passes(subject, whole);
+  };
+}
+
+/** Days of which each date is looked at; of more, a series counts from its first date to its last. */
+const MOST_DAYS = 800;
+
+/** The days that a filter asks for, where they have both ends and are not turned round; else null. */
+export function boundedDays({
+  dates,
+  not,
+}: Pick<Filter, 'dates' | 'not'>): { fromDay: DayNumber; toDay: DayNumber } | null {
+  if (!dates || dates.from === null || dates.to === null || not.includes('dates')) return null;
+  const [fromDay, toDay] = [parseDate(dates.from), parseDate(dates.to) + 1];
+  return toDay - fromDay > MOST_DAYS ? null : { fromDay, toDay };
 }

@@ -8,6 +8,7 @@ import {
   removeCalendar,
   showOnlyCalendar,
 } from './calendars';
+import { changeMany, doToMany } from './bulk';
 import { keepCategory, removeCategory } from './categories';
 import {
   addEvent,
@@ -22,6 +23,7 @@ import {
 } from './events';
 import { keepLens, moveLens, removeLens } from './lenses';
 import type { Plan, Situation } from './plan';
+import { keepQuestion, removeQuestion } from './questions';
 import { editSeriesDates, removeSeriesDates, restoreSeriesDate } from './series';
 import { setSettings } from './settings';
 import { sweepSeries } from './sweep';
@@ -53,8 +55,12 @@ const PLANNERS = {
   keepLens,
   moveLens,
   removeLens,
+  keepQuestion,
+  removeQuestion,
   setSettings,
   sweepSeries,
+  changeMany,
+  doToMany,
 };
 
 type Planners = typeof PLANNERS;

@@ -6,7 +6,7 @@ import { writeCalendarFile } from '@/core/files/ics/writeFile';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import type { EventQuery } from '@/core/query/eventQuery';
-import { partsSet } from '@/core/query/eventQuery';
+import { partsSet } from '@/core/query/filterParts';
 import { formatDate } from '@/core/time/civil';
 import type { Asked } from '../queries/asked';
 import { askDates, askedCalendars, askEvents } from '../queries/asked';

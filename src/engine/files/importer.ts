@@ -267,7 +267,7 @@ export class Importer {
       ...events.map(({ before, after }): Edit => ({
         type: 'event',
         before: before ?? null,
-        after,
+        after: { ...after, broughtIn: fileName },
       })),
       ...plan.tasks.map(({ before, after }): Edit => ({
         type: 'task',

@@ -1,8 +1,10 @@
 import type { EventIndex } from '@/core/agenda/eventIndex';
 import type { Occurrence, Window } from '@/core/agenda/occurrence';
 import type { CalendarEvent } from '@/core/model/event';
-import type { EventQuery, Whole } from '@/core/query/eventQuery';
-import { partsSet, passes, passesWhole } from '@/core/query/eventQuery';
+import type { EventQuery } from '@/core/query/eventQuery';
+import { boundedDays, wholeTest } from '@/core/query/eventQuery';
+import type { Whole } from '@/core/query/filterParts';
+import { filterTest, partsSet } from '@/core/query/filterParts';
 import type { Repository } from '../repository';
 
 /** What a window shows, and how many dates a filter holds back. */
@@ -34,11 +36,12 @@ export function askedCalendars(
   return new Set(asked.map(({ id }) => id));
 }
 
-/** An event with its calendar; null when it is not here any more. */
-function wholeOf(records: Pick<Repository, 'get'>, id: string): Whole | null {
-  const event = records.get('event', id);
-  return event ? { event, calendar: records.get('calendar', event.calendarId) } : null;
-}
+/** An event with its calendar and categories. */
+export const wholeOf = (records: Pick<Repository, 'get'>, event: CalendarEvent): Whole => ({
+  event,
+  calendar: records.get('calendar', event.calendarId),
+  categoryOf: (id) => records.get('category', id),
+});
 
 /** The dates of a window that a query means, in order of start. */
 export function askDates({ records, index }: Asked, query: EventQuery, window: Window): Seen {
@@ -49,28 +52,41 @@ export function askDates({ records, index }: Asked, query: EventQuery, window: W
     ? found.occurrences.filter(({ eventId }) => only.has(eventId))
     : found.occurrences;
   if (partsSet(query.filter) === 0) return { ...found, occurrences: meant, hidden: 0 };
+  const passes = filterTest(query.filter, query.now);
   const occurrences = meant.filter((o) => {
-    const whole = wholeOf(records, o.eventId);
-    return whole !== null && passes(o, whole, query);
+    const event = records.get('event', o.eventId);
+    return event !== undefined && passes(o, wholeOf(records, event));
   });
   return { ...found, occurrences, hidden: meant.length - occurrences.length };
 }
 
-/** The events that a query means: those with such a date in a window, or of all time (null). */
-export function askEvents(asked: Asked, query: EventQuery, window: Window | null): CalendarEvent[] {
-  if (window) {
-    const ids = new Set(askDates(asked, query, window).occurrences.map(({ eventId }) => eventId));
+/**
+ * The events that a query means: those with such a date in a window, or of all time (null); the days
+ * that a filter asks for are then those of `zone`.
+ */
+export function askEvents(
+  asked: Asked,
+  query: EventQuery,
+  window: Window | null,
+  zone = 'UTC',
+): CalendarEvent[] {
+  const days = window ?? boundedDays(query.filter);
+  if (days) {
+    const { occurrences } = askDates(asked, query, { zone, ...days });
+    const ids = new Set(occurrences.map(({ eventId }) => eventId));
     return asked.records.all('event').filter(({ id }) => ids.has(id));
   }
-  const calendarIds = askedCalendars(asked.records, query);
+  const { records } = asked;
+  const calendarIds = askedCalendars(records, query);
   const only = query.eventIds && new Set(query.eventIds);
-  return asked.records
+  const passes = wholeTest(query);
+  return records
     .all('event')
     .filter(
       (event) =>
         event.removedAt === undefined &&
         calendarIds.has(event.calendarId) &&
         (!only || only.has(event.id)) &&
-        passesWhole({ event, calendar: asked.records.get('calendar', event.calendarId) }, query),
+        passes(wholeOf(records, event)),
     );
 }

@@ -11,6 +11,7 @@ import { durationOf, isSeries, isWholeDay } from '@/core/model/event';
 import { inOrder } from '@/core/model/order';
 import type { Category, Settings } from '@/core/model/others';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
+import type { Question } from '@/core/model/question';
 import type { Lens } from '@/core/model/view';
 import type { SweepStep } from '@/core/tidy/sweep';
 import { dayOfWall, DAYS_A_WEEK, MINUTE } from '@/core/time/civil';
@@ -84,6 +85,11 @@ export class Queries {
   /** What happens from a day on or back, as far as it is in sight. */
   agendaPage(request: AgendaRequest, query: EventQuery = ALL_SHOWN): AgendaPage {
     return agendaPage(request, (window) => this.occurrences(window, query));
+  }
+
+  /** Questions that were kept, in their order. */
+  questions(): Question[] {
+    return inOrder(this.records.all('question'));
   }
 
   lenses(): Lens[] {

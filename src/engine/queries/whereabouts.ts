@@ -4,9 +4,9 @@ import { wallOf } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { dayOfWall, parseLocal } from '@/core/time/civil';
 import type { EventQuery } from '@/core/query/eventQuery';
-import { passes } from '@/core/query/eventQuery';
+import { filterTest } from '@/core/query/filterParts';
 import type { Repository } from '../repository';
-import { askedCalendars } from './asked';
+import { askedCalendars, wholeOf } from './asked';
 
 /** Where an event is, and what of a sheet's query would hold it back. */
 export interface Whereabouts {
@@ -68,10 +68,6 @@ export function seenBy(
   return {
     occurrence,
     isCalendarShown: askedCalendars(records, query).has(occurrence.calendarId),
-    passesFilter: passes(
-      occurrence,
-      { event, calendar: records.get('calendar', event.calendarId) },
-      query,
-    ),
+    passesFilter: filterTest(query.filter, query.now)(occurrence, wholeOf(records, event)),
   };
 }

@@ -9,13 +9,13 @@ import { DAY, MINUTE, minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayLength, sayMinute } from '@/core/time/words';
 import type { DayNumber, WallMs } from '@/core/time/units';
-import { useHasDraft } from '@/data/drafts';
 import { importanceOf } from '@/core/model/importance';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { usePalette } from '@/ui/theme/theme';
 import { useBarColours } from '@/features/bars/barColours';
 import { barName } from '@/features/bars/barName';
+import { useBarState } from '@/features/bars/barState';
 import { barStyle, startEdge } from '@/features/bars/barStyle';
 import { EventIcon } from '@/features/bars/EventIcon';
 import { pressable } from '@/features/bars/pressable';
@@ -47,7 +47,7 @@ function sayTimes(o: Occurrence, day: DayNumber, { hourCycle }: Wording): string
 
 const EventLine = memo(function EventLine(props: EventLineProps) {
   const { occurrence: o, day, calendarOf, categoryInks, wording, selectedId, onOpen } = props;
-  const waits = useHasDraft(o.id);
+  const state = useBarState(o.id);
   const palette = usePalette();
   const calendar = calendarOf.get(o.calendarId);
   const colours = useBarColours(o, inkOf(o, calendar?.ink ?? palette.dim, categoryInks));
@@ -57,8 +57,8 @@ const EventLine = memo(function EventLine(props: EventLineProps) {
   const isSelected = o.id === selectedId;
   return (
     <div
-      {...pressable(o, true, onOpen, waits)}
-      aria-label={barName(o, calendar, wording, waits)}
+      {...pressable(o, true, onOpen, state)}
+      aria-label={barName(o, calendar, wording, state)}
       aria-pressed={isSelected}
       className={`agenda-line${isSelected ? ' agenda-selected' : ''}`}
     >

@@ -5,13 +5,14 @@ import type { Wording } from '@/core/time/words';
 import { saySpan } from '@/core/time/words';
 import { importanceOf } from '@/core/model/importance';
 import { titleOf } from '@/core/model/titleOf';
+import type { BarState } from './barState';
 
-/** What a screen reader says of an event: title, time, calendar, availability, and whether changes to it wait. */
+/** What a screen reader says of an event: title, time, calendar, availability, and whether changes to it wait or it is selected. */
 export function barName(
   o: Occurrence,
   calendar: Calendar,
   wording: Wording,
-  waits: boolean,
+  { waits, isChosen }: BarState,
 ): string {
   const importance = importanceOf(o.importance);
   const said = [
@@ -23,6 +24,7 @@ export function barName(
     importance === 'usual' ? '' : `${importance} importance`,
     sayLeaveBy(o, wording),
     waits ? 'changes not kept yet' : '',
+    isChosen ? 'selected' : '',
   ];
   return said.filter(Boolean).join(', ');
 }

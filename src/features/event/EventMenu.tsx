@@ -12,6 +12,7 @@ import { EVERYTHING } from '@/core/query/eventQuery';
 import { useDo } from '@/data/commands';
 import type { SetField } from '@/engine/commands/events';
 import { useCategories, useEvent } from '@/data/queries';
+import { selection, useIsChosen } from '@/data/selection';
 import { useCopyAddress } from '@/data/useCopyAddress';
 import { useExports } from '@/data/useExports';
 import { CalendarChoice } from '@/ui/CalendarChoice';
@@ -61,6 +62,7 @@ export function EventMenu(props: Props) {
   const { data: event } = useEvent(o.eventId);
   const categories = useCategories();
   const act = useDo();
+  const isChosen = useIsChosen(o.id);
   const [part, setPart] = useState<Part | null>(null);
   const calendar = calendars.find(({ id }) => id === o.calendarId);
   if (!event || !calendar) return null;
@@ -170,6 +172,11 @@ export function EventMenu(props: Props) {
 
   const items: MenuItem[] = [
     { label: 'Open', icon: 'calendar-text', onPress: leave(props.onOpen) },
+    {
+      label: isChosen ? 'Let it go' : 'Select it, and more',
+      icon: 'check-circle-outline',
+      onPress: leave(() => selection.toggle(o.id)),
+    },
     ...(isOwn
       ? [
           { label: 'Ink', icon: 'palette-outline', onPress: () => setPart('ink') },

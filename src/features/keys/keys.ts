@@ -3,7 +3,7 @@ import type { Form } from '@/core/model/view';
 /** What a key does on the Plan screen. */
 export type KeyAction =
   | { kind: 'turn'; direction: -1 | 1 }
-  | { kind: 'today' | 'add' | 'filter' | 'date' | 'view' | 'load' | 'help' }
+  | { kind: 'today' | 'add' | 'filter' | 'date' | 'view' | 'load' | 'find' | 'help' }
   | { kind: 'form'; form: Form }
   /** Larger by a factor; null is the usual size. */
   | { kind: 'zoom'; factor: number | null }
@@ -34,6 +34,7 @@ const SINGLE: Record<string, KeyAction> = {
   '#': { kind: 'date' },
   v: { kind: 'view' },
   h: { kind: 'load' },
+  f: { kind: 'find' },
   '.': { kind: 'zoom', factor: 1.2 },
   ',': { kind: 'zoom', factor: 1 / 1.2 },
   '0': { kind: 'zoom', factor: null },
@@ -63,6 +64,7 @@ export const KEY_ROWS: readonly KeyRow[] = [
   { keys: '1 to 9', says: 'lenses, in their order' },
   { keys: 'O', says: 'show only: the filter' },
   { keys: 'H', says: 'hours: booked and clear' },
+  { keys: 'F', says: 'find, from every screen' },
   { keys: '. and ,', says: 'the sheet larger and smaller; Ctrl and the wheel do it too' },
   { keys: '0', says: 'the sheet in its usual size' },
   { keys: 'Arrows', says: 'from event to event, or from day to day in the year' },
@@ -71,7 +73,10 @@ export const KEY_ROWS: readonly KeyRow[] = [
   { keys: 'Alt + Shift + arrows', says: 'stretch the event in focus' },
   { keys: 'Delete', says: 'remove the event in focus' },
   { keys: 'Menu key, or Shift + F10', says: 'what can be done with the event in focus' },
-  { keys: 'Escape', says: 'close what is open, or take a drag back' },
+  { keys: 'Ctrl + press, Ctrl + Space', says: 'select an event, or let it go' },
+  { keys: 'Shift + press, Shift + Space', says: 'select up to there' },
+  { keys: 'Shift + drag', says: 'select by a frame' },
+  { keys: 'Escape', says: 'close what is open, let a selection go, or take a drag back' },
   { keys: 'Ctrl + Z', says: 'undo' },
   { keys: 'Ctrl + Shift + Z', says: 'do again' },
   { keys: '?', says: 'these keys' },

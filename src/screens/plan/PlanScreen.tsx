@@ -1,4 +1,6 @@
+import { useRouter } from 'expo-router';
 import Head from 'expo-router/head';
+import type { RefObject } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { DAY, dayOfWall, DAYS_A_WEEK, startOfWeek } from '@/core/time/civil';
 import { suits } from '@/core/view/forms';
@@ -7,7 +9,9 @@ import { turnName } from '@/core/view/spanWords';
 import { useMessages } from '@/data/messages';
 import { PastUntil, usePastUntil } from '@/features/bars/barColours';
 import type { KeyAction } from '@/features/keys/keys';
+import { useSelecting } from '@/features/selecting/useSelecting';
 import { useIsWide } from '@/ui/useIsWide';
+import { FoundBar } from './FoundBar';
 import { NotShown } from './NotShown';
 import { PlanDialogs } from './PlanDialogs';
 import { PlanHeader } from './PlanHeader';
@@ -41,6 +45,7 @@ function PlanFrame() {
         <title>{`${content.title} · Orderly Week`}</title>
       </Head>
       <View style={styles.plan}>
+        <FoundBar />
         <TopOfPlan />
         <NotShown cut={content.cut} tooMany={content.tooMany} />
         <PlanStrip />
@@ -96,6 +101,7 @@ function Sheet() {
   const { place, content, preferences, panel, moves, calendarNew, dispatch } = plan;
   const { say } = useMessages();
   const pastUntil = usePastUntil(preferences);
+  useSelecting(sheet as unknown as RefObject<HTMLElement | null>);
   const hands = useStableHands({
     onOpen: (occurrence) => dispatch({ do: 'open', panel: { kind: 'details', occurrence } }),
     onMenu: (occurrence) => dispatch({ do: 'menu', of: occurrence }),
@@ -146,6 +152,7 @@ function useKeys(): void {
   const plan = usePlan();
   const { place, lensing, moves, preferences, today, dispatch } = plan;
   const { say } = useMessages();
+  const router = useRouter();
   const isOn = preferences.settings.hasKeys && plan.dialog === null && plan.menuFor === null;
 
   function act(action: KeyAction): void {
@@ -160,6 +167,8 @@ function useKeys(): void {
         return dispatch({ do: 'open', panel: { kind: 'load' } });
       case 'zoom':
         return plan.zoomBy(action.factor);
+      case 'find':
+        return router.navigate('/find');
       case 'help':
         return dispatch({ do: 'ask', dialog: 'keys' });
       case 'form': {

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import type { Calendar } from '@/core/model/calendar';
 import type { View } from '@/core/model/view';
-import { EMPTY_FILTER } from '@/core/model/view';
+import { EMPTY_FILTER } from '@/core/model/filter';
 import { dayOfWall } from '@/core/time/civil';
 import type { DayNumber } from '@/core/time/units';
 import { useDo } from '@/data/commands';
@@ -80,9 +80,11 @@ export function useReveal(setting: Setting): (id: string, uncovers: boolean) => 
   });
   useEffect(() => {
     if (!asked || (asked.kind === 'event' && !status.ready)) return;
-    const { today, setPanel } = latest.current.setting;
+    const { today, setPanel, place } = latest.current.setting;
     latest.current.takeUp();
-    if (asked.kind === 'add') setPanel({ kind: 'add', span: null, day: today });
+    if (asked.kind === 'view')
+      place.showLens({ ...place.view, ...asked.fields }, null, asked.day ?? place.day);
+    else if (asked.kind === 'add') setPanel({ kind: 'add', span: null, day: today });
     else void latest.current.reveal(asked.id, asked.uncovers);
   }, [asked, status.ready]);
 

@@ -12,6 +12,7 @@ import { ChangesDialog } from './ChangesDialog';
 const PLACES = [
   { path: '/', name: 'Plan', icon: 'view-agenda-outline' },
   { path: '/today', name: 'Today', icon: 'clipboard-clock-outline' },
+  { path: '/find', name: 'Find', icon: 'magnify' },
   { path: '/tidy', name: 'Tidy', icon: 'broom' },
   { path: '/calendars', name: 'Calendars', icon: 'layers-outline' },
   { path: '/sent', name: 'Outbox', icon: 'tray-full' },
@@ -22,7 +23,7 @@ const PLACES = [
 type Place = (typeof PLACES)[number];
 
 /** Places that a phone's bar has no room for. */
-const MORE = PLACES.slice(3);
+const MORE = PLACES.slice(4);
 
 const isAt = (pathname: string, place: Place) =>
   pathname === place.path || (place.path === '/calendars' && pathname === '/import');
@@ -139,12 +140,13 @@ export function Navigation({ isRail }: { isRail: boolean }) {
   const palette = usePalette();
   const { store } = useEngine();
   const edge = { borderColor: palette.hairline, backgroundColor: palette.paper };
-  const [plan, today, tidy] = PLACES;
+  const [plan, today, find, tidy] = PLACES;
   if (!isRail) {
     return (
       <View role="navigation" aria-label="Main" style={[styles.bar, edge]}>
         <PlaceLink place={plan} isRail={false} />
         <PlaceLink place={today} isRail={false} />
+        <PlaceLink place={find} isRail={false} />
         <AddButton isRail={false} />
         <PlaceLink place={tidy} isRail={false} />
         <UndoButton isRail={false} />

@@ -7,13 +7,14 @@ import { KeysDialog } from '@/features/keys/KeysDialog';
 import { keepForOffline } from '@/data/offline';
 import { useDueFeeds } from '@/data/queries';
 import { useTroubles } from '@/data/useTroubles';
+import { SelectionBar } from '@/features/selecting/SelectionBar';
 import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
 import { MessageBar } from './MessageBar';
 import { Navigation } from './Navigation';
 import { Notices } from './Notices';
 import { ReminderBar } from './reminders/ReminderBar';
-import { useHelpKey } from './useHelpKey';
+import { useEverywhereKeys } from './useEverywhereKeys';
 import { useKeptFocus } from './useKeptFocus';
 import { useUndoKeys } from './useUndoKeys';
 
@@ -25,7 +26,7 @@ export function Shell({ children }: { children: ReactNode }) {
   const { paper } = usePalette();
   useUndoKeys();
   useKeptFocus();
-  const [isHelpOpen, closeHelp] = useHelpKey();
+  const [isHelpOpen, closeHelp] = useEverywhereKeys();
   useDueFeeds();
   useTroubles();
   const { complain } = useMessages();
@@ -51,6 +52,7 @@ export function Shell({ children }: { children: ReactNode }) {
         <Notices />
         <ReminderBar />
         {children}
+        <SelectionBar />
         <MessageBar />
       </View>
       {!isWide && !isSmall && <Navigation isRail={false} />}

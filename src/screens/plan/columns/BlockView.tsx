@@ -5,11 +5,11 @@ import type { Calendar } from '@/core/model/calendar';
 import { minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayMinute } from '@/core/time/words';
-import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { useBarColours } from '@/features/bars/barColours';
 import { barName } from '@/features/bars/barName';
+import { useBarState } from '@/features/bars/barState';
 import { barStyle, startEdge } from '@/features/bars/barStyle';
 import { EventIcon } from '@/features/bars/EventIcon';
 import { pressable } from '@/features/bars/pressable';
@@ -41,7 +41,7 @@ const TWO_LINES = 34;
 export const BlockView = memo(function BlockView(props: Props) {
   const { block, calendar, ink, left, width, isSelected, isDragged, isTabStop, wording } = props;
   const { occurrence: o, y, height } = block;
-  const waits = useHasDraft(o.id);
+  const state = useBarState(o.id);
   const colours = useBarColours(o, ink);
   const isSolid = o.availability === 'away';
   const blockWidth = block.width * width - GAP;
@@ -53,8 +53,8 @@ export const BlockView = memo(function BlockView(props: Props) {
   ].join(' ');
   return (
     <div
-      {...pressable(o, isTabStop, props.onOpen, waits)}
-      aria-label={barName(o, calendar, wording, waits)}
+      {...pressable(o, isTabStop, props.onOpen, state)}
+      aria-label={barName(o, calendar, wording, state)}
       aria-pressed={isSelected}
       className="sheet-bar sheet-block"
       style={{

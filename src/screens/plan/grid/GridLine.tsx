@@ -4,11 +4,11 @@ import type { Calendar } from '@/core/model/calendar';
 import { minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayMinute } from '@/core/time/words';
-import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { useBarColours } from '@/features/bars/barColours';
 import { barName } from '@/features/bars/barName';
+import { useBarState } from '@/features/bars/barState';
 import { barStyle, startEdge } from '@/features/bars/barStyle';
 import { EventIcon } from '@/features/bars/EventIcon';
 import type { Box } from '../sheet/Ghost';
@@ -31,13 +31,13 @@ interface Props {
 /** A timed event of one day on a line of its cell. */
 export const GridLine = memoPlaced(function GridLine(props: Props) {
   const { occurrence: o, calendar, ink, says, isSelected, wording } = props;
-  const waits = useHasDraft(o.id);
+  const state = useBarState(o.id);
   const colours = useBarColours(o, ink);
   const isSolid = o.availability === 'away';
   return (
     <div
-      {...pressable(o, props.isTabStop, props.onOpen, waits)}
-      aria-label={barName(o, calendar, wording, waits)}
+      {...pressable(o, props.isTabStop, props.onOpen, state)}
+      aria-label={barName(o, calendar, wording, state)}
       aria-pressed={isSelected}
       title={says === 'nothing' ? titleOf(o) : undefined}
       className="sheet-bar sheet-line"

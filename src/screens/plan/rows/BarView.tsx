@@ -4,13 +4,13 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import type { RowBar } from '@/core/layout/rows';
 import type { Calendar } from '@/core/model/calendar';
 import type { Wording } from '@/core/time/words';
-import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import type { InkColours } from '@/ui/theme/palette';
 import { useBarColours } from '@/features/bars/barColours';
 import { barStyle, startEdge } from '@/features/bars/barStyle';
 import { barName } from '@/features/bars/barName';
+import { useBarState } from '@/features/bars/barState';
 import { EventIcon } from '@/features/bars/EventIcon';
 import { pressable } from '@/features/bars/pressable';
 import { Ways } from '@/features/bars/Ways';
@@ -74,7 +74,7 @@ export const BarView = memoPlaced(function BarView(props: Props) {
   const { bar, calendar, ink, at, second, isSelected, isDragged, isTabStop } = props;
   const { wording, onOpen } = props;
   const { occurrence: o } = bar;
-  const waits = useHasDraft(o.id);
+  const state = useBarState(o.id);
   const colours = useBarColours(o, ink);
   const isInside = o.availability === 'away' && bar.labelOffset < bar.width;
   const markColour = o.availability === 'away' && bar.width > 18 ? colours.onSolid : colours.edge;
@@ -90,8 +90,8 @@ export const BarView = memoPlaced(function BarView(props: Props) {
   };
   return (
     <div
-      {...pressable(o, isTabStop, onOpen, waits)}
-      aria-label={barName(o, calendar, wording, waits)}
+      {...pressable(o, isTabStop, onOpen, state)}
+      aria-label={barName(o, calendar, wording, state)}
       aria-pressed={isSelected}
       className={`sheet-bar${cuts}${isSoft ? ` sheet-soft sheet-soft-${o.availability}` : ''}`}
       style={{

@@ -3,12 +3,12 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import { takesDay } from '@/core/agenda/parts';
 import type { Calendar } from '@/core/model/calendar';
 import type { Wording } from '@/core/time/words';
-import { useHasDraft } from '@/data/drafts';
 import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { usePalette } from '@/ui/theme/theme';
 import { useBarColours } from '@/features/bars/barColours';
 import { barName } from '@/features/bars/barName';
+import { useBarState } from '@/features/bars/barState';
 import { EventIcon } from '@/features/bars/EventIcon';
 import { pressable } from '@/features/bars/pressable';
 import type { Box } from './Ghost';
@@ -31,14 +31,14 @@ interface Props {
 export const WholeDayBar = memoPlaced(function WholeDayBar(props: Props) {
   const { occurrence: o, part, calendar, ink, isSelected, isTabStop, wording, onOpen } = props;
   const palette = usePalette();
-  const waits = useHasDraft(o.id);
+  const state = useBarState(o.id);
   const { edge, fill, solid, onSolid, text } = useBarColours(o, ink);
   const isSolid = takesDay(o);
   const said = part && ` · ${part}`;
   return (
     <div
-      {...pressable(o, isTabStop, onOpen, waits)}
-      aria-label={`${barName(o, calendar, wording, waits)}${said}`}
+      {...pressable(o, isTabStop, onOpen, state)}
+      aria-label={`${barName(o, calendar, wording, state)}${said}`}
       aria-pressed={isSelected}
       className="sheet-bar sheet-top"
       style={{

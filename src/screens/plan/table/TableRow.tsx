@@ -6,11 +6,11 @@ import { cellText, isNumeric } from '@/core/agenda/tableColumns';
 import { inkOf } from '@/core/colour/inkOf';
 import type { Grouping, TableSetup } from '@/core/model/view';
 import { count, LONG_DAY, sayDay, sayHours } from '@/core/time/words';
-import { useHasDraft } from '@/data/drafts';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
 import { barName } from '@/features/bars/barName';
+import { useBarState } from '@/features/bars/barState';
 import { pressable } from '@/features/bars/pressable';
 import type { TableLine } from './useTableLines';
 
@@ -50,14 +50,14 @@ function EventTitle({
 }: Pick<Props, 'setting' | 'categoryInks' | 'isSelected' | 'onOpen'> & { occurrence: Occurrence }) {
   const palette = usePalette();
   const calendar = setting.calendarOf.get(o.calendarId);
-  const waits = useHasDraft(o.id);
+  const state = useBarState(o.id);
   const title = cellText(o, 'title', setting);
   if (!calendar) return title;
   const { edge } = inkColours(inkOf(o, calendar.ink, categoryInks), palette);
   return (
     <div
-      {...pressable(o, true, onOpen, waits)}
-      aria-label={barName(o, calendar, setting.wording, waits)}
+      {...pressable(o, true, onOpen, state)}
+      aria-label={barName(o, calendar, setting.wording, state)}
       aria-pressed={isSelected}
       className="table-press"
     >

@@ -1,9 +1,9 @@
 import { Pressable, StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Category } from '@/core/model/others';
-import type { Filter } from '@/core/model/view';
-import { EMPTY_FILTER } from '@/core/model/view';
-import { partsSet } from '@/core/query/eventQuery';
+import type { Filter } from '@/core/model/filter';
+import { EMPTY_FILTER } from '@/core/model/filter';
+import { partsSet } from '@/core/query/filterParts';
 import { count } from '@/core/time/words';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette, textPx } from '@/ui/theme/theme';

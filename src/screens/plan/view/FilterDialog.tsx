@@ -1,31 +1,23 @@
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import type { Availability } from '@/core/model/common';
 import type { Category } from '@/core/model/others';
-import type { Filter, FilterKind } from '@/core/model/view';
-import { EMPTY_FILTER } from '@/core/model/view';
-import { IMPORTANCE_CHOICES } from '@/features/event/choices';
-import { CategoryChips } from '@/ui/CategoryChips';
+import type { Filter, FilterPart } from '@/core/model/filter';
+import { EMPTY_FILTER } from '@/core/model/filter';
+import { partsSetOf } from '@/core/query/filterParts';
+import { PartChips } from '@/features/query/PartChips';
+import { PartField } from '@/features/query/PartField';
 import { Check } from '@/ui/Check';
 import { Dialog } from '@/ui/Dialog';
-import { TextField } from '@/ui/TextField';
-import { ToggleGroup } from '@/ui/ToggleGroup';
 import { usePalette } from '@/ui/theme/theme';
 
-const AVAILABILITIES: { value: Availability; label: string }[] = [
-  { value: 'busy', label: 'Busy' },
-  { value: 'away', label: 'Away' },
-  { value: 'tentative', label: 'Tentative' },
-  { value: 'free', label: 'Free' },
-];
-
-const KINDS: { value: FilterKind; label: string }[] = [
-  { value: 'single', label: 'Single' },
-  { value: 'series', label: 'Repeating' },
-  { value: 'wholeDay', label: 'Whole day' },
-  { value: 'others', label: 'With others' },
-  { value: 'reminder', label: 'Has a reminder' },
-  { value: 'attachment', label: 'Has a file' },
+/** Parts that are often asked for; the others are added as chips. */
+const AT_HAND: readonly FilterPart[] = [
+  'words',
+  'place',
+  'categories',
+  'availability',
+  'importance',
+  'kinds',
 ];
 
 interface Props {
@@ -40,7 +32,11 @@ interface Props {
 /** What the sheet lets through; every choice works at once. */
 export function FilterDialog({ filter, categories, hidden, onFilter, onClose }: Props) {
   const { dim } = usePalette();
-  const change = (fields: Partial<Filter>) => onFilter({ ...filter, ...fields });
+  // What is turned round is said by a chip, where it can be turned back.
+  const isAtHand = (part: FilterPart) => AT_HAND.includes(part) && !filter.not.includes(part);
+  const shown = AT_HAND.filter(
+    (part) => isAtHand(part) && (part !== 'categories' || categories.length > 0),
+  );
   return (
     <Dialog
       title="Show only"
@@ -57,46 +53,27 @@ export function FilterDialog({ filter, categories, hidden, onFilter, onClose }: 
         </>
       }
     >
-      <TextField
-        label="Words in title, place or notes"
-        value={filter.text}
-        onChangeText={(text) => change({ text })}
+      <PartChips
+        filter={filter}
+        hidden={partsSetOf(filter).filter(isAtHand)}
+        hasPast={false}
+        onFilter={onFilter}
       />
-      <TextField label="Place" value={filter.place} onChangeText={(place) => change({ place })} />
-      {categories.length > 0 && (
-        <View style={styles.group}>
-          <Text variant="bodySmall" style={{ color: dim }}>
-            Any of these categories
-          </Text>
-          <CategoryChips
-            categories={categories}
-            chosen={filter.categoryIds}
-            onChange={(categoryIds) => change({ categoryIds })}
-          />
-        </View>
-      )}
-      <ToggleGroup
-        name="Any of these availabilities"
-        options={AVAILABILITIES}
-        chosen={filter.availability}
-        onChange={(availability) => change({ availability })}
-      />
-      <ToggleGroup
-        name="Any of these importances"
-        options={IMPORTANCE_CHOICES}
-        chosen={filter.importance}
-        onChange={(importance) => change({ importance })}
-      />
-      <ToggleGroup
-        name="Any of these kinds"
-        options={KINDS}
-        chosen={filter.kinds}
-        onChange={(kinds) => change({ kinds })}
-      />
+      {shown.map((part) => (
+        <PartField
+          key={part}
+          part={part}
+          filter={filter}
+          calendars={[]}
+          isBrief
+          categories={categories}
+          onChange={(fields) => onFilter({ ...filter, ...fields })}
+        />
+      ))}
       <Check
         label="Hide what is past"
         isOn={filter.isPastHidden}
-        onChange={(isPastHidden) => change({ isPastHidden })}
+        onChange={(isPastHidden) => onFilter({ ...filter, isPastHidden })}
       />
     </Dialog>
   );
@@ -104,5 +81,4 @@ export function FilterDialog({ filter, categories, hidden, onFilter, onClose }: 
 
 const styles = StyleSheet.create({
   hidden: { flex: 1, alignSelf: 'center' },
-  group: { gap: 4 },
 });

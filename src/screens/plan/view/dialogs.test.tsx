@@ -1,7 +1,9 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import { useState } from 'react';
-import type { Filter, Lens, View } from '@/core/model/view';
-import { DEFAULT_VIEW, EMPTY_FILTER } from '@/core/model/view';
+import type { Filter } from '@/core/model/filter';
+import type { Lens, View } from '@/core/model/view';
+import { EMPTY_FILTER } from '@/core/model/filter';
+import { DEFAULT_VIEW } from '@/core/model/view';
 import type { SpanSetting } from '@/core/view/spans';
 import { openDialogs } from '@/ui/testing/dialogs';
 import { inTheme } from '@/ui/testing/inTheme';
@@ -11,6 +13,14 @@ import { ViewDialog } from './ViewDialog';
 
 const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: mockNavigate }) }));
+jest.mock('@/data/queries', () => ({ useCalendars: () => [], useCategories: () => [] }));
+jest.mock('@/data/preferences', () => ({
+  usePreferences: () => ({
+    wording: { locale: 'en-GB', hourCycle: '24' },
+    clock: 'Europe/London',
+    firstWeekday: 0,
+  }),
+}));
 
 beforeAll(openDialogs);
 
@@ -50,8 +60,8 @@ describe('what the sheet lets through', () => {
     press('button', 'High');
     press('checkbox', 'Hide what is past');
     expect(onFilter).toHaveBeenLastCalledWith({
+      ...EMPTY_FILTER,
       text: 'lens',
-      place: '',
       categoryIds: ['quay'],
       availability: ['tentative'],
       kinds: ['series'],
@@ -64,6 +74,38 @@ describe('what the sheet lets through', () => {
     const { onFilter } = draw({ availability: ['busy', 'free'] });
     press('button', 'Busy');
     expect(onFilter.mock.calls.at(-1)![0].availability).toEqual(['free']);
+  });
+
+  test('a part is added by name, turned round, and taken away; what is turned round has a chip', () => {
+    const { onFilter } = draw({ kinds: ['series'] });
+    press('button', 'More exact');
+    press('button', 'People');
+    fireEvent.change(screen.getByRole('textbox', { name: 'A name or an address' }), {
+      target: { value: 'Mei' },
+    });
+    press('button', 'Turned round: not');
+    expect(onFilter).toHaveBeenLastCalledWith({
+      ...EMPTY_FILTER,
+      kinds: ['series'],
+      people: 'Mei',
+      not: ['people'],
+    });
+    const dialog = screen.getByRole('dialog', { name: 'People' });
+    fireEvent.click(within(dialog).getByRole('button', { name: 'Done' }));
+    expect(screen.getByRole('button', { name: 'People: not with Mei. Change' })).toBeTruthy();
+    press('button', 'Take away: not with Mei');
+    expect(onFilter).toHaveBeenLastCalledWith({ ...EMPTY_FILTER, kinds: ['series'] });
+  });
+
+  test('days are asked for in words, and what names none is told', () => {
+    const { onFilter } = draw();
+    press('button', 'More exact');
+    press('button', 'Dates');
+    const words = screen.getByRole('textbox', { name: 'Days in words' });
+    fireEvent.change(words, { target: { value: 'march 2027' } });
+    expect(onFilter.mock.calls.at(-1)![0].dates).toEqual({ from: '2027-03-01', to: '2027-03-31' });
+    fireEvent.change(words, { target: { value: 'lamp' } });
+    expect(screen.getByText(/^That names no days/)).toBeTruthy();
   });
 
   test('says how many are hidden, and clears everything in one press', () => {

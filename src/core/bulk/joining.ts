@@ -1,0 +1,72 @@
+import type { Attendee } from '../model/eventFields';
+import type { EventTime } from '../model/common';
+import { wallOf, zoneOf } from '../model/common';
+import type { CalendarEvent } from '../model/event';
+import { instantOf } from '../time/zones';
+
+/** Texts one under the other, each once. */
+function together(texts: readonly string[], between: string): string {
+  const said: string[] = [];
+  for (const text of texts.map((one) => one.trim()))
+    if (text && !said.some((other) => other.includes(text))) said.push(text);
+  return said.join(between);
+}
+
+const distinct = <T>(values: readonly T[], nameOf: (value: T) => string): T[] => [
+  ...new Map(values.map((value) => [nameOf(value), value])).values(),
+];
+
+const instant = (time: EventTime) => instantOf(wallOf(time), zoneOf(time), 'UTC');
+
+const personOf = ({ name, address }: Attendee) => (address || name).trim().toLowerCase();
+
+/**
+ * Several single events as one: from where the first begins to where the last ends, with everything
+ * that any of them says. The first gives what can be only one: its title, place, link and calendar,
+ * and where it has none, the next one that has.
+ * @throws RangeError when some last whole days and others have hours.
+ */
+export function joined(events: readonly CalendarEvent[]): CalendarEvent {
+  const [first, ...others] = events.toSorted((a, b) => instant(a.start) - instant(b.start));
+  if (!first) throw new RangeError('There is nothing to join.');
+  if (events.some(({ start }) => (start.kind === 'date') !== (first.start.kind === 'date')))
+    throw new RangeError('Whole days and events with hours can’t be joined.');
+  const all = [first, ...others];
+  const pick = (field: 'title' | 'place' | 'link') =>
+    all.map((event) => event[field].trim()).find(Boolean) ?? '';
+  const last = all.reduce((latest, event) =>
+    instant(event.end) > instant(latest.end) ? event : latest,
+  );
+  // What can't stand in its own field is kept in the notes, so that nothing is lost.
+  const besides = (['title', 'place', 'link'] as const).flatMap((field) =>
+    all.map((event) => event[field].trim()).filter((text) => text && text !== pick(field)),
+  );
+  const reminders = all.flatMap((event) => event.reminders ?? []);
+  return {
+    ...first,
+    end: last.end,
+    title: pick('title'),
+    place: pick('place'),
+    link: pick('link'),
+    notes: together([...all.map(({ notes }) => notes), ...besides], '\n\n'),
+    categoryIds: distinct(
+      all.flatMap(({ categoryIds }) => categoryIds),
+      (id) => id,
+    ),
+    attendees: distinct(
+      all.flatMap(({ attendees }) => attendees),
+      personOf,
+    ),
+    attachments: distinct(
+      all.flatMap(({ attachments }) => attachments),
+      ({ id }) => id,
+    ),
+    agenda: distinct(
+      all.flatMap(({ agenda }) => agenda),
+      ({ id }) => id,
+    ),
+    reminders: all.every((event) => event.reminders === null)
+      ? null
+      : distinct(reminders, (reminder) => JSON.stringify(reminder)),
+  };
+}

@@ -1,0 +1,93 @@
+import { count, sayLength, sayMinute, joinWords } from '../time/words';
+import type { HourCycle } from '../time/words';
+import type { BulkDeed } from './deeds';
+import type { BulkStep, StepKind } from './steps';
+
+/** What each kind of step is called in a list to choose from. */
+export const STEP_NAMES: Readonly<Record<StepKind, string>> = {
+  shiftDays: 'Move by days',
+  toDay: 'Move to a day',
+  shiftMinutes: 'Earlier or later',
+  setStart: 'Begin at',
+  setLength: 'Last',
+  round: 'Round to slots',
+  wholeDay: 'Make whole days',
+  hours: 'Give hours',
+  zone: 'Zone',
+  calendar: 'Calendar',
+  categories: 'Categories',
+  ink: 'Ink',
+  icon: 'Icon',
+  availability: 'Availability',
+  visibility: 'Seen by others',
+  importance: 'Importance',
+  reminders: 'Reminders',
+  text: 'Set place or link',
+  replace: 'Find and replace',
+  prefix: 'Put before the title',
+  suffix: 'Put after the title',
+  trim: 'Trim spaces',
+  number: 'Number',
+  removeFiles: 'Remove files',
+};
+
+const signed = (minutes: number) =>
+  `${sayLength(Math.abs(minutes))} ${minutes < 0 ? 'earlier' : 'later'}`;
+
+/** What a step does, in a few words, as within a sentence. */
+export function sayStep(step: BulkStep, hourCycle: HourCycle): string {
+  switch (step.kind) {
+    case 'shiftDays':
+      return `${count(Math.abs(step.days), 'day')} ${step.days < 0 ? 'back' : 'on'}`;
+    case 'toDay':
+      return 'to a day';
+    case 'shiftMinutes':
+      return signed(step.minutes);
+    case 'setStart':
+      return `begin at ${sayMinute(step.minute, hourCycle)}`;
+    case 'setLength':
+      return `last ${sayLength(step.minutes)}`;
+    case 'round':
+      return `rounded to ${step.slot} min`;
+    case 'wholeDay':
+      return 'whole days';
+    case 'hours':
+      return 'hours';
+    case 'text':
+      return step.field;
+    case 'replace':
+      return 'words';
+    case 'prefix':
+    case 'suffix':
+    case 'number':
+      return 'title';
+    case 'trim':
+      return 'spaces';
+    case 'removeFiles':
+      return 'files';
+    case 'visibility':
+      return 'who sees it';
+    default:
+      return step.kind;
+  }
+}
+
+/** What was done to so many events, as a change is called: "Changed 12 events: calendar, 7 days on". */
+export function sayBulk(steps: readonly BulkStep[], events: number, hourCycle: HourCycle): string {
+  const said = [...new Set(steps.map((step) => sayStep(step, hourCycle)))];
+  return `Changed ${count(events, 'event')}: ${joinWords(said)}`;
+}
+
+const DEEDS: Readonly<Record<BulkDeed['kind'], [string, string]>> = {
+  remove: ['Removed', ''],
+  copy: ['Copied', ''],
+  join: ['Joined', ' into one'],
+  makeSeries: ['Made a series of', ''],
+  makeSingles: ['Made single events of', ''],
+};
+
+/** What was done to events as wholes: "Joined 3 events into one". */
+export function sayDeed({ kind }: BulkDeed, events: number): string {
+  const [before, after] = DEEDS[kind];
+  return `${before} ${count(events, 'event')}${after}`;
+}

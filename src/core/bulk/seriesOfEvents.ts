@@ -1,0 +1,45 @@
+import { wallOf, zoneOf } from '../model/common';
+import type { CalendarEvent } from '../model/event';
+import { durationOf, isSeries, isWholeDay } from '../model/event';
+import { plainRule } from '../recurrence/rule';
+import { writeRule } from '../recurrence/writeRule';
+import { DAY, DAYS_A_WEEK } from '../time/civil';
+
+const WEEK = DAYS_A_WEEK * DAY;
+
+/** The rule of dates that lie evenly apart by days or weeks; null when they don't. */
+function evenRule(walls: readonly number[]): string | null {
+  const step = walls[1]! - walls[0]!;
+  const isEven = walls.every((wall, i) => i === 0 || wall - walls[i - 1]! === step);
+  if (!isEven || step % DAY !== 0) return null;
+  const isWeekly = step % WEEK === 0;
+  return writeRule({
+    ...plainRule(isWeekly ? 'WEEKLY' : 'DAILY'),
+    interval: step / (isWeekly ? WEEK : DAY),
+    count: walls.length,
+  });
+}
+
+/**
+ * Single events of the same kind as one series: by a rule where they lie evenly apart, else by dates
+ * of their own. The first gives everything but when.
+ * @throws RangeError, in words for the person, when they can't be one series.
+ */
+export function asSeries(events: readonly CalendarEvent[]): CalendarEvent {
+  const sorted = events.toSorted((a, b) => wallOf(a.start) - wallOf(b.start));
+  const [first, ...others] = sorted;
+  if (!first || !others.length) throw new RangeError('A series needs two events or more.');
+  if (sorted.some(isSeries)) throw new RangeError('One of them is a series already.');
+  const isAlike = (event: CalendarEvent) =>
+    isWholeDay(event) === isWholeDay(first) &&
+    zoneOf(event.start) === zoneOf(first.start) &&
+    durationOf(event) === durationOf(first);
+  if (!sorted.every(isAlike))
+    throw new RangeError('They last differently long, or are in different zones.');
+  const walls = sorted.map(({ start }) => wallOf(start));
+  if (new Set(walls).size < walls.length) throw new RangeError('Two of them are at the same time.');
+  const rule = evenRule(walls);
+  return rule === null
+    ? { ...first, extraDates: others.map(({ start }) => ({ start })) }
+    : { ...first, rule };
+}

@@ -1,0 +1,49 @@
+import { formatDate, parseDate } from '../time/civil';
+import { daysIn } from './daysIn';
+
+/** Tuesday 24 November 2026 */
+const context = { today: parseDate('2026-11-24'), firstWeekday: 0 as const, isMonthFirst: false };
+
+const said = (text: string, more = {}) =>
+  daysIn(text, { ...context, ...more }).map(
+    ({ from, to }) => `${formatDate(from)} ${formatDate(to)}`,
+  );
+
+test.each([
+  ['today', ['2026-11-24 2026-11-24']],
+  ['last week', ['2026-11-16 2026-11-22']],
+  ['This  Week', ['2026-11-23 2026-11-29']],
+  ['next month', ['2026-12-01 2026-12-31']],
+  ['last quarter', ['2026-07-01 2026-09-30']],
+  ['next year', ['2027-01-01 2027-12-31']],
+  ['march', ['2027-03-01 2027-03-31', '2026-03-01 2026-03-31']],
+  ['october', ['2026-10-01 2026-10-31', '2027-10-01 2027-10-31']],
+  ['feb 2028', ['2028-02-01 2028-02-29']],
+  ['last march', ['2026-03-01 2026-03-31']],
+  ['next november', ['2027-11-01 2027-11-30']],
+  ['q3', ['2026-07-01 2026-09-30']],
+  ['Q1 2027', ['2027-01-01 2027-03-31']],
+  ['week 1 2027', ['2027-01-04 2027-01-10']],
+  ['2025', ['2025-01-01 2025-12-31']],
+  ['12 march 2027', ['2027-03-12 2027-03-12']],
+  ['3/4/2027', ['2027-04-03 2027-04-03']],
+  ['3 to 14 may', ['2027-05-03 2027-05-14']],
+  ['3-14 may 2028', ['2028-05-03 2028-05-14']],
+  ['2026-11-24', ['2026-11-24 2026-11-24']],
+  ['march to may 2027', ['2027-03-01 2027-05-31']],
+  ['24 nov - 2 dec', ['2026-11-24 2026-12-02']],
+])('“%s” means %j', (text, days) => {
+  expect(said(text)).toEqual(days);
+});
+
+test('weeks begin and figures read as the settings say', () => {
+  expect(said('this week', { firstWeekday: 6 })).toEqual(['2026-11-22 2026-11-28']);
+  expect(said('3/4/2027', { isMonthFirst: true })).toEqual(['2027-03-04 2027-03-04']);
+});
+
+test.each(['', 'lamp', 'week 54', 'q5', '14 to 3 may 2027', 'march lamp'])(
+  '“%s” names no days',
+  (text) => {
+    expect(said(text)).toEqual([]);
+  },
+);

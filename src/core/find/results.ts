@@ -1,0 +1,133 @@
+import type { EventIndex } from '../agenda/eventIndex';
+import { extentOf, extentOfSeries } from '../agenda/extent';
+import type { Occurrence } from '../agenda/occurrence';
+import { compileSeries, placed } from '../agenda/series';
+import { seriesOf } from '../editing/series/dates';
+import type { CalendarEvent } from '../model/event';
+import { isSeries } from '../model/event';
+import type { TextField } from '../model/filter';
+import type { Piece } from '../query/words';
+import { excerpt, marked } from '../query/words';
+import type { DateCount } from '../recurrence/walk';
+import { countDates } from '../recurrence/walk';
+import { dayOfWall } from '../time/civil';
+import type { EpochMs } from '../time/units';
+import { wallFromInstant } from '../time/zones';
+
+/** Where and when results are looked for. */
+export interface Setting {
+  index: EventIndex;
+  zone: string;
+  /** Epoch ms */
+  now: EpochMs;
+}
+
+/** An event that was found, with the dates of it that count. */
+export interface PlacedEvent {
+  event: CalendarEvent;
+  /** The date that runs or comes next, and the last one that is over. */
+  next: Occurrence | null;
+  last: Occurrence | null;
+}
+
+/** An event that was found, as it is listed. */
+export interface FoundLine extends Omit<PlacedEvent, 'event'> {
+  eventId: string;
+  calendarId: string;
+  isSeries: boolean;
+  /** The rule that it repeats by. */
+  rule: string | undefined;
+  /** How many dates it has; null for a single event. */
+  dates: DateCount | null;
+  title: Piece[];
+  place: Piece[];
+  /** Another place where the words stand. */
+  where: { field: TextField; pieces: Piece[] } | null;
+}
+
+/** Days looked through for the date before and after now: near ones first. */
+const STEPS = [2, 30, 400, 4_000, 40_000];
+
+/** The first date of an event that is not over, and the last one that is. */
+export function placedAround(event: CalendarEvent, setting: Setting): PlacedEvent {
+  const { index, zone, now } = setting;
+  const today = dayOfWall(wallFromInstant(now, zone));
+  const series = compileSeries(event);
+  const extent = series ? extentOfSeries(series) : extentOf(placed(event));
+  const within = (from: number, to: number) => {
+    const [fromDay, toDay] = [Math.max(from, extent.from), Math.min(to, extent.to)];
+    return fromDay < toDay ? index.datesOf(event.id, { fromDay, toDay, zone }) : [];
+  };
+  const isOver = (o: Occurrence) => o.endMs <= now;
+  let next: Occurrence | null = null;
+  let last: Occurrence | null = null;
+  for (const [i, days] of STEPS.entries()) {
+    const before = i === 0 ? 0 : STEPS[i - 1]!;
+    // A long date that runs began before today.
+    if (!next) next = within(today + before - 1, today + days).find((o) => !isOver(o)) ?? null;
+    if (!last) last = within(today - days, today - before + 2).findLast(isOver) ?? null;
+    if (next && (last || !series)) break;
+    const isAllSeen = today + days >= extent.to && today - days <= extent.from;
+    if (isAllSeen) break;
+  }
+  return { event, next, last };
+}
+
+/** Some of a list, and how many there are. */
+interface Some {
+  lines: PlacedEvent[];
+  total: number;
+}
+
+/** Events that were found: what runs or comes, the next first, and what is over, the latest first. */
+export function sortedLines(
+  events: readonly CalendarEvent[],
+  setting: Setting,
+  most: number,
+): { coming: Some; over: Some } {
+  const all = events.map((event) => placedAround(event, setting));
+  const coming = all.filter(({ next }) => next).sort((a, b) => a.next!.startMs - b.next!.startMs);
+  const over = all
+    .filter(({ next, last }) => !next && last)
+    .sort((a, b) => b.last!.startMs - a.last!.startMs);
+  return {
+    coming: { lines: coming.slice(0, most), total: coming.length },
+    over: { lines: over.slice(0, most), total: over.length },
+  };
+}
+
+/** Texts besides title and place in which words may stand, in the order in which one is shown. */
+function textsBeside(event: CalendarEvent): [TextField, string][] {
+  const { notes, link, attendees, organizer, attachments, agenda } = event;
+  const people = organizer ? [organizer, ...attendees] : attendees;
+  return [
+    ['notes', notes],
+    ['people', people.map(({ name, address }) => name || address).join(', ')],
+    ['agenda', agenda.map(({ text }) => text).join(' · ')],
+    ['file', attachments.map(({ name }) => name).join(', ')],
+    ['link', link],
+  ];
+}
+
+/** An event that was found, with the words marked in it. */
+export function lineOf({ event, next, last }: PlacedEvent, words: readonly string[]): FoundLine {
+  const shown = next ?? last;
+  const title = marked(shown?.title ?? event.title, words);
+  const place = marked(shown?.place ?? event.place, words);
+  const found = textsBeside(event).flatMap(([field, text]) => {
+    const pieces = words.length ? excerpt(text, words) : null;
+    return pieces ? [{ field, pieces }] : [];
+  });
+  return {
+    eventId: event.id,
+    calendarId: event.calendarId,
+    isSeries: isSeries(event),
+    rule: event.rule,
+    dates: isSeries(event) ? countDates(seriesOf(event), -Infinity) : null,
+    next,
+    last,
+    title,
+    place,
+    where: found[0] ?? null,
+  };
+}

@@ -1,0 +1,105 @@
+import { availability, id, instant, plainDate, visibility, zoneName } from './common';
+import { IMPORTANCES } from './importance';
+import { z } from './zod';
+
+export const FILTER_KINDS = [
+  'single',
+  'series',
+  'wholeDay',
+  'others',
+  'reminder',
+  'attachment',
+  'notes',
+  'link',
+  'travel',
+  'untitled',
+] as const;
+export type FilterKind = (typeof FILTER_KINDS)[number];
+
+/** What words are looked for in, in the order in which it is listed. */
+export const TEXT_FIELDS = [
+  'title',
+  'place',
+  'notes',
+  'people',
+  'calendar',
+  'category',
+  'file',
+  'agenda',
+  'link',
+] as const;
+export type TextField = (typeof TEXT_FIELDS)[number];
+
+/** The parts of a filter that can be turned round. */
+export const FILTER_PARTS = [
+  'words',
+  'place',
+  'calendars',
+  'categories',
+  'kinds',
+  'availability',
+  'importance',
+  'visibility',
+  'people',
+  'zones',
+  'dates',
+  'changed',
+  'broughtIn',
+] as const;
+export type FilterPart = (typeof FILTER_PARTS)[number];
+
+/** Days from one to another, both included; without an end where one is null. */
+const dayRange = z
+  .object({ from: plainDate.nullable(), to: plainDate.nullable() })
+  .refine(({ from, to }) => from === null || to === null || from <= to, {
+    path: ['to'],
+    message: 'is before the first day',
+  });
+
+/**
+ * Which events are let through. Each part that is set must hold, or must not where it is among `not`.
+ * Of a list, any may hold; what is empty asks for nothing.
+ */
+export const filter = z.object({
+  /** Words, and phrases in quotes, all of which must stand somewhere. */
+  text: z.string(),
+  /** Where they may stand; anywhere when it is empty. */
+  textIn: z.array(z.enum(TEXT_FIELDS)).default([]),
+  place: z.string(),
+  calendarIds: z.array(id).default([]),
+  categoryIds: z.array(id),
+  kinds: z.array(z.enum(FILTER_KINDS)),
+  availability: z.array(availability),
+  importance: z.array(z.enum(IMPORTANCES)).default([]),
+  visibility: z.array(visibility).default([]),
+  /** A name or an address, or part of one. */
+  people: z.string().default(''),
+  zones: z.array(zoneName).default([]),
+  dates: dayRange.nullable().default(null),
+  /** When it must have been changed, or later (epoch ms). */
+  changedSince: instant.nullable().default(null),
+  /** The name, or part of it, of a file that was imported. */
+  broughtIn: z.string().default(''),
+  not: z.array(z.enum(FILTER_PARTS)).default([]),
+  isPastHidden: z.boolean(),
+});
+export type Filter = z.infer<typeof filter>;
+
+export const EMPTY_FILTER: Filter = {
+  text: '',
+  textIn: [],
+  place: '',
+  calendarIds: [],
+  categoryIds: [],
+  kinds: [],
+  availability: [],
+  importance: [],
+  visibility: [],
+  people: '',
+  zones: [],
+  dates: null,
+  changedSince: null,
+  broughtIn: '',
+  not: [],
+  isPastHidden: false,
+};

@@ -1,0 +1,224 @@
+import type { CalendarEvent } from '../model/event';
+import { newEvent } from '../model/event';
+import type { Filter } from '../model/filter';
+import { EMPTY_FILTER } from '../model/filter';
+import { at, timed, TODAY, wholeDays } from '../testing/occurrences';
+import { turnedRound, withoutPart } from './editFilter';
+import { wholeTest } from './eventQuery';
+import { readFilter, writeFilter } from './filterAddress';
+import type { Subject, Whole } from './filterParts';
+import { filterTest, partsSet, partsSetOf } from './filterParts';
+import { sayFilter } from './sayFilter';
+
+const NAMES: Readonly<Record<string, { name: string }>> = {
+  lamps: { name: 'Lamps' },
+  freight: { name: 'Freight' },
+};
+
+const of = (event: CalendarEvent, calendar: Partial<Whole['calendar']> = {}): Whole => ({
+  event,
+  calendar: {
+    name: 'Workshop',
+    defaultReminders: [],
+    defaultWholeDayReminders: [],
+    remindsOf: 'all',
+    ...calendar,
+  },
+  categoryOf: (id) => NAMES[id],
+});
+
+const passes = (subject: Subject, whole: Whole, { filter, now }: { filter: Filter; now: number }) =>
+  filterTest(filter, now)(subject, whole);
+
+const event = (fields: Partial<CalendarEvent> = {}) =>
+  newEvent(
+    {
+      id: 'e',
+      calendarId: 'workshop',
+      start: { kind: 'date', date: '2026-11-24' },
+      end: { kind: 'date', date: '2026-11-25' },
+      ...fields,
+    },
+    0,
+  );
+
+const lamp = timed('Lamp 14 strip-down', TODAY, at(13), at(15), {
+  zone: 'Europe/London',
+  place: 'Bench 2',
+  categoryIds: ['lamps'],
+});
+
+test.each<[Partial<Filter>, boolean]>([
+  [{}, true],
+  [{ text: 'STRIP lamp' }, true],
+  [{ text: 'lamp barometer' }, false],
+  [{ text: 'brass wire' }, true],
+  [{ place: 'bench' }, true],
+  [{ place: 'quay' }, false],
+  [{ categoryIds: ['lamps', 'freight'] }, true],
+  [{ categoryIds: ['freight'] }, false],
+  [{ availability: ['free', 'away'] }, false],
+  [{ kinds: ['single'] }, true],
+  [{ kinds: ['series', 'reminder'] }, true],
+  [{ kinds: ['wholeDay', 'series'] }, false],
+  [{ kinds: ['wholeDay', 'others'] }, true],
+  [{ categoryIds: ['lamps'], availability: ['free'] }, false],
+  [{ importance: ['low', 'usual'] }, true],
+  [{ importance: ['high'] }, false],
+  // Letters are the same with and without accents and case, phrases stand together.
+  [{ text: 'BRASS Wíre' }, true],
+  [{ text: '"brass wire"' }, true],
+  [{ text: '"wire brass"' }, false],
+  [{ text: '“brass wire” lamp' }, true],
+  [{ text: 'mei lund' }, true],
+  [{ text: 'drawing' }, true],
+  [{ text: 'polish' }, true],
+  [{ text: 'workshop' }, false],
+  [{ text: 'workshop', textIn: ['calendar'] }, true],
+  [{ text: 'lamp', textIn: ['category'] }, true],
+  [{ text: 'brass', textIn: ['title', 'place'] }, false],
+  [{ people: 'Lund' }, true],
+  [{ people: 'mei@saltmarsh' }, true],
+  [{ people: 'Oskar' }, false],
+  [{ calendarIds: ['workshop'] }, true],
+  [{ calendarIds: ['clients'] }, false],
+  [{ kinds: ['notes'] }, true],
+  [{ kinds: ['link', 'travel', 'untitled'] }, false],
+  [{ visibility: ['public'] }, true],
+  [{ visibility: ['private'] }, false],
+  [{ zones: ['Europe/London'] }, true],
+  [{ zones: ['Asia/Tokyo'] }, false],
+  [{ dates: { from: '2026-11-24', to: '2026-11-24' } }, true],
+  [{ dates: { from: '2026-11-25', to: null } }, false],
+  [{ dates: { from: null, to: '2026-11-23' } }, false],
+  [{ changedSince: 500 }, true],
+  [{ changedSince: 501 }, false],
+  [{ broughtIn: 'ferry' }, true],
+  [{ broughtIn: 'club' }, false],
+  // Each part can be turned round by itself.
+  [{ text: 'brass', not: ['words'] }, false],
+  [{ text: 'anchor', not: ['words'] }, true],
+  [{ text: 'brass', calendarIds: ['clients'], not: ['calendars'] }, true],
+  [{ not: ['place', 'zones'] }, true],
+])('the filter %j lets the lamp through: %s', (fields, isThrough) => {
+  const own = event({
+    notes: 'Bring brass wire',
+    reminders: [{ minutes: 10, from: 'start' }],
+    categoryIds: ['lamps'],
+    attendees: [
+      { name: 'Mei Lund', address: 'mei@saltmarsh.example', role: 'required', answer: 'none' },
+    ],
+    attachments: [{ id: 'f', name: 'Drawing.pdf', mediaType: 'application/pdf', bytes: 3 }],
+    agenda: [{ id: 'a', text: 'Polish the lens', done: false, minutes: 10 }],
+    updated: 500,
+    broughtIn: 'ferry-office.ics',
+  });
+  expect(
+    passes({ ...lamp, reminders: own.reminders }, of(own), {
+      filter: { ...EMPTY_FILTER, ...fields },
+      now: 0,
+    }),
+  ).toBe(isThrough);
+});
+
+test('an event that follows its calendar has a reminder where that has one for it', () => {
+  const calendar = {
+    defaultReminders: [{ minutes: -10, from: 'start' as const }],
+    defaultWholeDayReminders: [],
+    remindsOf: 'booked' as const,
+  };
+  const query = { filter: { ...EMPTY_FILTER, kinds: ['reminder' as const] }, now: 0 };
+  const isThrough = (fields: Partial<typeof lamp>) =>
+    passes({ ...lamp, ...fields }, of(event(), calendar), query);
+  expect(isThrough({})).toBe(true);
+  expect(isThrough({ availability: 'free' })).toBe(false);
+  expect(isThrough({ wholeDay: true })).toBe(false);
+  expect(isThrough({ reminders: [] })).toBe(false);
+});
+
+test('what is past is hidden once it has ended', () => {
+  const query = { filter: { ...EMPTY_FILTER, isPastHidden: true }, now: lamp.endMs };
+  expect(passes(lamp, of(event()), query)).toBe(false);
+  expect(passes(lamp, of(event()), { ...query, now: lamp.endMs - 1 })).toBe(true);
+});
+
+test('kinds look at the event where the date does not say it', () => {
+  const ask = (kind: Filter['kinds'][number], own: CalendarEvent, o = lamp) =>
+    passes(o, of(own), { filter: { ...EMPTY_FILTER, kinds: [kind] }, now: 0 });
+  const mei = { name: 'Mei Lund', address: '', role: 'required', answer: 'none' } as const;
+  expect(ask('others', event({ attendees: [mei] }))).toBe(true);
+  const file = { id: 'f', name: 'Plan.pdf', mediaType: 'application/pdf', bytes: 3 };
+  expect(ask('attachment', event({ attachments: [file] }))).toBe(true);
+  expect(ask('attachment', event())).toBe(false);
+  expect(ask('wholeDay', event(), wholeDays('Rent due', TODAY, 1))).toBe(true);
+  expect(ask('series', event(), { ...lamp, dateKey: '2026-11-24T13:00:00' })).toBe(true);
+});
+
+test('the parts of a filter that are set are counted', () => {
+  expect(partsSet(EMPTY_FILTER)).toBe(0);
+  expect(partsSet({ ...EMPTY_FILTER, place: '  ', isPastHidden: true, kinds: ['single'] })).toBe(2);
+});
+
+test('a date that has a title of its own is found by that, not by its series’ title', () => {
+  const series = event({ title: 'Bench round', rule: 'FREQ=DAILY' });
+  const date = { ...lamp, title: 'Quay round', place: '' };
+  const ask = (text: string) =>
+    passes(date, of(series), { filter: { ...EMPTY_FILTER, text }, now: 0 });
+  expect(ask('quay')).toBe(true);
+  expect(ask('bench')).toBe(false);
+});
+
+test('an event as a whole lies on days from its first date to its last', () => {
+  const on = (from: string | null, to: string | null, fields: Partial<CalendarEvent>) =>
+    wholeTest({ filter: { ...EMPTY_FILTER, dates: { from, to } }, now: 0 })(of(event(fields)));
+  expect(on('2026-11-24', '2026-11-24', {})).toBe(true);
+  expect(on('2026-11-25', '2026-11-30', {})).toBe(false);
+  expect(on('2030-01-01', null, { rule: 'FREQ=DAILY' })).toBe(true);
+  expect(on('2030-01-01', null, { rule: 'FREQ=DAILY;UNTIL=20261201' })).toBe(false);
+  expect(on(null, '2026-11-20', { rule: 'FREQ=DAILY' })).toBe(false);
+});
+
+const SAID = {
+  wording: { locale: 'en-GB', hourCycle: '24' as const },
+  clock: 'Europe/London',
+  calendarName: (id: string) => id,
+  categoryName: (id: string) => NAMES[id]?.name ?? '',
+};
+
+const FULL: Filter = {
+  ...EMPTY_FILTER,
+  text: '"brass wire" lamp',
+  textIn: ['notes', 'title'],
+  calendarIds: ['workshop', 'clients'],
+  categoryIds: ['lamps'],
+  kinds: ['series', 'untitled'],
+  dates: { from: '2026-11-24', to: '2026-11-30' },
+  changedSince: Date.parse('2026-11-20T00:00:00Z'),
+  not: ['calendars', 'kinds'],
+  isPastHidden: true,
+};
+
+test('a question is said in words', () => {
+  expect(sayFilter(FULL, SAID)).toBe(
+    '“brass wire” “lamp” in notes or title, not on workshop or clients, Lamps, ' +
+      'not repeating or without a title, Tue, 24 Nov 2026 – Mon, 30 Nov 2026, ' +
+      'changed since Fri, 20 Nov 2026, not over',
+  );
+  expect(sayFilter(EMPTY_FILTER, SAID)).toBe('');
+});
+
+test('a part is turned round and back, and taken away whole', () => {
+  expect(turnedRound(turnedRound(FULL, 'words'), 'words')).toEqual(FULL);
+  expect(turnedRound(FULL, 'calendars').not).toEqual(['kinds']);
+  expect(withoutPart(FULL, 'words')).toEqual({ ...FULL, text: '', textIn: [] });
+  expect(partsSetOf(withoutPart(FULL, 'kinds'))).not.toContain('kinds');
+  expect(withoutPart(FULL, 'kinds').not).toEqual(['calendars']);
+});
+
+test('a question goes into an address and comes back; one that was cut asks for nothing', () => {
+  expect(readFilter(writeFilter(FULL))).toEqual(FULL);
+  expect(writeFilter(EMPTY_FILTER)).toBe('');
+  expect(readFilter(writeFilter(FULL).slice(0, 30))).toEqual(EMPTY_FILTER);
+  expect(readFilter('{"kinds":["nonsense"]}')).toEqual(EMPTY_FILTER);
+  expect(readFilter('7')).toEqual(EMPTY_FILTER);
+});

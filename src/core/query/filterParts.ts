@@ -1,0 +1,209 @@
+import type { Occurrence } from '../agenda/occurrence';
+import type { Calendar } from '../model/calendar';
+import type { CalendarEvent } from '../model/event';
+import type { Filter, FilterKind, FilterPart, TextField } from '../model/filter';
+import { EMPTY_FILTER, FILTER_PARTS } from '../model/filter';
+import { importanceOf } from '../model/importance';
+import type { Category } from '../model/others';
+import type { CalendarReminders } from '../reminders/following';
+import { calendarReminders } from '../reminders/following';
+import { DAY, parseDate } from '../time/civil';
+import { fold } from './fold';
+import { wordsOf } from './words';
+
+/** What a filter looks at: a date as a window shows it, or an event as a whole. */
+export type Subject = Pick<
+  Occurrence,
+  | 'title'
+  | 'place'
+  | 'wholeDay'
+  | 'availability'
+  | 'visibility'
+  | 'categoryIds'
+  | 'dateKey'
+  | 'start'
+  | 'end'
+  | 'endMs'
+  | 'importance'
+  | 'reminders'
+  | 'zone'
+  | 'travelBefore'
+  | 'travelAfter'
+>;
+
+/** An event with what it lies on and is labelled with. */
+export interface Whole {
+  event: CalendarEvent;
+  calendar: (CalendarReminders & Pick<Calendar, 'name'>) | undefined;
+  categoryOf(id: string): Pick<Category, 'name'> | undefined;
+}
+
+/** The folded texts of events, which never change: records are put, not altered. */
+const folded = new WeakMap<CalendarEvent, Partial<Record<TextField, string>>>();
+
+function textIn(field: TextField, { event, calendar, categoryOf }: Whole): string {
+  switch (field) {
+    case 'title':
+    case 'place':
+    case 'notes':
+    case 'link':
+      return event[field];
+    case 'people': {
+      const people = event.organizer ? [event.organizer, ...event.attendees] : event.attendees;
+      return people.map(({ name, address }) => `${name} ${address}`).join('\n');
+    }
+    case 'file':
+      return event.attachments.map(({ name }) => name).join('\n');
+    case 'agenda':
+      return event.agenda.map(({ text }) => text).join('\n');
+    case 'calendar':
+      return calendar?.name ?? '';
+    case 'category':
+      return event.categoryIds.map((id) => categoryOf(id)?.name ?? '').join('\n');
+  }
+}
+
+/** A text of an event, folded. Names of calendars and categories change without it: these are not kept. */
+function foldedIn(field: TextField, whole: Whole): string {
+  if (field === 'calendar' || field === 'category') return fold(textIn(field, whole));
+  let known = folded.get(whole.event);
+  if (!known) folded.set(whole.event, (known = {}));
+  return (known[field] ??= fold(textIn(field, whole)));
+}
+
+/** Where words are looked for when nothing else is said: labels are asked for by their own parts. */
+const USUAL_FIELDS: readonly TextField[] = ['title', 'place', 'notes', 'people', 'file', 'agenda'];
+
+function hasWords(subject: Subject, whole: Whole, { text, textIn: fields }: Filter): boolean {
+  const words = wordsOf(text);
+  const looked = fields.length ? fields : USUAL_FIELDS;
+  const { event } = whole;
+  const texts = looked.map((field) => {
+    // A date may have a title or a place of its own.
+    const isOwn = (field === 'title' || field === 'place') && subject[field] !== event[field];
+    return isOwn ? fold(subject[field]) : foldedIn(field, whole);
+  });
+  return words.every((word) => texts.some((said) => said.includes(word)));
+}
+
+function isKind(subject: Subject, { event, calendar }: Whole, kind: FilterKind): boolean {
+  switch (kind) {
+    case 'single':
+      return subject.dateKey === null;
+    case 'series':
+      return subject.dateKey !== null;
+    case 'wholeDay':
+      return subject.wholeDay;
+    case 'others':
+      return event.attendees.length > 0;
+    case 'reminder':
+      return (subject.reminders ?? calendarReminders(calendar, subject)).length > 0;
+    case 'attachment':
+      return event.attachments.length > 0;
+    case 'notes':
+      return event.notes.trim() !== '';
+    case 'link':
+      return event.link !== '';
+    case 'travel':
+      return subject.travelBefore > 0 || subject.travelAfter > 0;
+    case 'untitled':
+      return subject.title.trim() === '';
+  }
+}
+
+/** Days (wall ms) of a range; without end where it has none. */
+export function wallsOf({ from, to }: NonNullable<Filter['dates']>): { from: number; to: number } {
+  return {
+    from: from === null ? -Infinity : parseDate(from) * DAY,
+    to: to === null ? Infinity : (parseDate(to) + 1) * DAY,
+  };
+}
+
+function isWithin({ start, end }: Subject, dates: NonNullable<Filter['dates']>): boolean {
+  const { from, to } = wallsOf(dates);
+  return start < to && (end > from || (end === start && start >= from));
+}
+
+interface Part {
+  isSet(filter: Filter): boolean;
+  holds(subject: Subject, whole: Whole, filter: Filter): boolean;
+}
+
+const isSaid = (text: string) => text.trim() !== '';
+
+/** What each part of a filter asks for. */
+const PARTS: Readonly<Record<FilterPart, Part>> = {
+  words: { isSet: ({ text }) => wordsOf(text).length > 0, holds: hasWords },
+  place: {
+    isSet: ({ place }) => isSaid(place),
+    holds: (subject, _, { place }) => fold(subject.place).includes(fold(place.trim())),
+  },
+  calendars: {
+    isSet: ({ calendarIds }) => calendarIds.length > 0,
+    holds: (_, { event }, { calendarIds }) => calendarIds.includes(event.calendarId),
+  },
+  categories: {
+    isSet: ({ categoryIds }) => categoryIds.length > 0,
+    holds: (subject, _, { categoryIds }) =>
+      categoryIds.some((id) => subject.categoryIds.includes(id)),
+  },
+  kinds: {
+    isSet: ({ kinds }) => kinds.length > 0,
+    holds: (subject, whole, { kinds }) => kinds.some((kind) => isKind(subject, whole, kind)),
+  },
+  availability: {
+    isSet: ({ availability }) => availability.length > 0,
+    holds: (subject, _, { availability }) => availability.includes(subject.availability),
+  },
+  importance: {
+    isSet: ({ importance }) => importance.length > 0,
+    holds: (subject, _, { importance }) => importance.includes(importanceOf(subject.importance)),
+  },
+  visibility: {
+    isSet: ({ visibility }) => visibility.length > 0,
+    holds: (subject, _, { visibility }) => visibility.includes(subject.visibility),
+  },
+  people: {
+    isSet: ({ people }) => isSaid(people),
+    holds: (_, whole, { people }) => foldedIn('people', whole).includes(fold(people.trim())),
+  },
+  zones: {
+    isSet: ({ zones }) => zones.length > 0,
+    holds: (subject, _, { zones }) => subject.zone !== null && zones.includes(subject.zone),
+  },
+  dates: {
+    isSet: ({ dates }) => dates !== null && (dates.from !== null || dates.to !== null),
+    holds: (subject, _, { dates }) => isWithin(subject, dates!),
+  },
+  changed: {
+    isSet: ({ changedSince }) => changedSince !== null,
+    holds: (_, { event }, { changedSince }) => event.updated >= changedSince!,
+  },
+  broughtIn: {
+    isSet: ({ broughtIn }) => isSaid(broughtIn),
+    holds: (_, { event }, { broughtIn }) =>
+      fold(event.broughtIn ?? '').includes(fold(broughtIn.trim())),
+  },
+};
+
+/** The parts of a filter that are set, in their order. */
+export const partsSetOf = (filter: Filter): FilterPart[] =>
+  FILTER_PARTS.filter((part) => PARTS[part].isSet(filter));
+
+/** How many parts of a filter are set; that the past is hidden is one of them. */
+export const partsSet = (filter: Filter): number =>
+  filter === EMPTY_FILTER ? 0 : partsSetOf(filter).length + Number(filter.isPastHidden);
+
+/** Makes the test of a filter, for as many events as one likes: each part that is set must hold, or must not. */
+export function filterTest(
+  filter: Filter,
+  now: number,
+): (subject: Subject, whole: Whole) => boolean {
+  const asked = partsSetOf(filter).map((part) => ({
+    holds: PARTS[part].holds,
+    wanted: !filter.not.includes(part),
+  }));
+  return (subject, whole) =>
+    !(filter.isPastHidden && subject.endMs <= now) &&
+    asked.every(({ holds, wanted }) => holds(subject, whole, filter) === wanted);
+}
