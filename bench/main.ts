@@ -10,7 +10,8 @@ import { benchReminders } from './reminders';
 import { report } from './report';
 import { benchFirstWeek, benchHardRules, benchSeries } from './series';
 
-const DIST = path.join(__dirname, '..', 'dist');
+/** The bench is run from the project's folder. */
+const DIST = path.resolve('dist');
 
 function bundleSizes(): void {
   const folder = path.join(DIST, '_expo', 'static', 'js', 'web');

@@ -60,4 +60,13 @@ export const CATEGORIES: { category: Category; words: RegExp }[] = [
     category: { id: 'money', name: 'Money', ink: INKS.Moss, order: 3 },
     words: /invoice|cash|payroll|ledger|vat|bank|quote/i,
   },
+  // Two to tidy: one that is spelled in two ways, and one that nothing has.
+  {
+    category: { id: 'baromters', name: 'Baromters', ink: INKS.Damson, order: 4 },
+    words: /^capsule order$/i,
+  },
+  {
+    category: { id: 'regatta', name: 'Regatta', ink: INKS.Clay, order: 5 },
+    words: /^regatta$/i,
+  },
 ];

@@ -9,12 +9,15 @@ import { expandRule } from '@/core/recurrence/expandRule';
 import { DAY, formatDate, formatLocal, MINUTE, parseLocal, startOfWeek } from '@/core/time/civil';
 import { travelBetween } from '@/core/time/sheetClock';
 import { CALENDARS, CATEGORIES } from './calendars';
+import { MESS } from './mess';
 import type { SeriesSpec } from './series';
 import { SERIES } from './series';
 import type { SingleSpec } from './singles';
 import { SINGLES } from './singles';
 
 const HOME = 'Europe/London';
+/** How long nobody touched what is old, in ms. */
+const OLD = 700 * DAY;
 
 /** Where the partners are. */
 const WATCHED = [
@@ -78,7 +81,7 @@ function seriesEvent(spec: SeriesSpec, index: number, monday: number, now: numbe
       changedDates,
       ...spec.more,
     },
-    now,
+    spec.isOld ? now - OLD : now,
   );
 }
 
@@ -133,7 +136,7 @@ export function demoSeed({ today, now }: { today: number; now: number }): TypedR
   const monday = startOfWeek(today);
   const events = [
     ...SERIES.map((spec, i) => seriesEvent(spec, i, monday, now)),
-    ...SINGLES.map((spec, i) => singleEvent(spec, i, monday, now)),
+    ...[...SINGLES, ...MESS].map((spec, i) => singleEvent(spec, i, monday, now)),
   ];
   return [
     {

@@ -15,6 +15,8 @@ export interface SeriesSpec {
   /** Days moved to another time. */
   moved?: { day: number; at: string; title?: string }[];
   more?: Partial<CalendarEvent>;
+  /** Whether nothing about it was changed for years. */
+  isOld?: boolean;
 }
 
 const tentative = { availability: 'tentative' } as const;
@@ -224,5 +226,6 @@ export const SERIES: SeriesSpec[] = [
     minutes: 60,
     rule: 'FREQ=WEEKLY;BYDAY=TH',
     more: free,
+    isOld: true,
   },
 ];

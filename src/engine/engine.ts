@@ -23,6 +23,7 @@ import { Reminders } from './reminders/reminders';
 import { Repository } from './repository';
 import type { FileStore } from './storage/fileStore';
 import type { Store, Surroundings } from './storage/store';
+import { Tidying } from './tidy/tidying';
 import { yieldToEventLoop } from './yieldToEventLoop';
 
 /** How the engine stands; told to the page whenever it changes. */
@@ -63,13 +64,21 @@ const SHOW_EVERY = 1500;
 /** What the page may call. */
 export type EngineProtocol = Pick<
   Engine,
-  'queries' | 'commands' | 'files' | 'feeds' | 'reminders' | 'finding' | 'bulk' | 'retry'
+  | 'queries'
+  | 'commands'
+  | 'files'
+  | 'feeds'
+  | 'reminders'
+  | 'finding'
+  | 'bulk'
+  | 'tidying'
+  | 'retry'
 >;
 
 /**
  * The heart of the app behind the page: holds all records and the index of events, and gives them to
  * what is asked (`queries`), found (`finding`), done (`commands`), looked at before it is done to many
- * (`bulk`), brought in or out (`files`) and followed (`feeds`).
+ * (`bulk`), put in order (`tidying`), brought in or out (`files`) and followed (`feeds`).
  * Runs in a web worker.
  */
 export class Engine {
@@ -86,6 +95,7 @@ export class Engine {
   readonly reminders: Reminders;
   readonly finding: Finding;
   readonly bulk: Bulk;
+  readonly tidying: Tidying;
   private progress = { loaded: 0, total: 1, ready: false };
   private onStatus: OnStatus = () => undefined;
   private lastTold = 0;
@@ -132,6 +142,7 @@ export class Engine {
     });
     this.finding = new Finding({ repository, index });
     this.bulk = new Bulk({ repository, index });
+    this.tidying = new Tidying({ records: repository, index });
     this.repository = repository;
     this.queries = queries;
     this.commands = commands;
@@ -217,6 +228,7 @@ export class Engine {
   private tell(recordsChanged: boolean): void {
     this.lastTold = Date.now();
     if (recordsChanged) this.lastShown = this.lastTold;
+    if (recordsChanged) this.tidying.touch();
     if (recordsChanged && this.progress.ready) void this.finding.catchUp();
     this.onStatus(this.status(), recordsChanged ? this.announcer.take() : null);
   }

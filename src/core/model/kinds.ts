@@ -2,6 +2,7 @@ import { calendar } from './calendar';
 import { event } from './event';
 import { category, colleague, settings, task } from './others';
 import { reminding } from '../reminders/reminding';
+import { left } from './left';
 import { question } from './question';
 import { lens } from './view';
 import type { z } from './zod';
@@ -51,6 +52,13 @@ export const KINDS = {
     schema: question,
     one: 'kept question',
     many: 'kept questions',
+    isOnCalendar: false,
+    isInBackup: true,
+  },
+  left: {
+    schema: left,
+    one: 'finding left as it is',
+    many: 'findings left as they are',
     isOnCalendar: false,
     isInBackup: true,
   },

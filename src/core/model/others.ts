@@ -57,6 +57,7 @@ export const colleague = z.object({
   zone: zoneName,
   address: z.string(),
 });
+export type Colleague = z.infer<typeof colleague>;
 
 /** Another zone that the person keeps an eye on: under which name, and whether the sheet has its hours too. */
 const watchedZone = z.object({ zone: zoneName, label: z.string().min(1), onSheet: z.boolean() });

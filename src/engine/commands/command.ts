@@ -27,6 +27,7 @@ import { keepQuestion, removeQuestion } from './questions';
 import { editSeriesDates, removeSeriesDates, restoreSeriesDate } from './series';
 import { setSettings } from './settings';
 import { sweepSeries } from './sweep';
+import { archiveEvents, joinInto, leaveFindings, mendFindings, showLeft } from './tidy';
 
 /** Everything that a person can have done to records, by what it is called. */
 const PLANNERS = {
@@ -61,6 +62,11 @@ const PLANNERS = {
   sweepSeries,
   changeMany,
   doToMany,
+  mendFindings,
+  joinInto,
+  leaveFindings,
+  showLeft,
+  archiveEvents,
 };
 
 type Planners = typeof PLANNERS;

@@ -1,6 +1,8 @@
 import type { EventIndex } from '@/core/agenda/eventIndex';
 import type { TableReading } from '@/core/files/csv/rows';
+import { FileError } from '@/core/files/ics/scan';
 import type { EpochMs } from '@/core/time/units';
+import { EVERYTHING } from '@/core/query/eventQuery';
 import type { Commands } from '../commands/commands';
 import type { Queries } from '../queries/queries';
 import type { Repository } from '../repository';
@@ -99,6 +101,23 @@ export class Files {
   /** A table file with one line a date of a period. */
   exportTable(request: TableRequest): ExportedFile {
     return exportTable(this.sources(), request);
+  }
+
+  /**
+   * An iCalendar file of some events, with their files, that was read back and found to hold each of
+   * them as it is. @throws FileError when it does not; then nothing may be taken away for it.
+   */
+  async archive(ids: readonly string[], now: EpochMs): Promise<ExportedFile> {
+    const query = { ...EVERYTHING, eventIds: ids };
+    const file = await this.exportCalendars({ query, withFiles: true });
+    const blob = Object.assign(new Blob([file.text]), { name: `${file.name}.ics` });
+    const { fates, problems } = await this.importer.preview([blob], now, () => undefined);
+    this.importer.forget();
+    if (problems || fates.unchanged !== ids.length)
+      throw new FileError(
+        `Of ${ids.length} events, ${fates.unchanged} came back from the file as they are. Nothing was taken away.`,
+      );
+    return { ...file, name: `archive-${file.name}` };
   }
 
   exportCalendars(request: ExportRequest): Promise<ExportedFile> {

@@ -1,9 +1,11 @@
-import { useLocalSearchParams } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Calendar } from '@/core/model/calendar';
 import { EVERYTHING } from '@/core/query/eventQuery';
+import type { CheckName } from '@/core/tidy/checks';
+import { CHECK_NAMES } from '@/core/tidy/checks';
 import type { SweepAction } from '@/core/tidy/sweep';
 import { effective } from '@/core/tidy/sweep';
 import { civilDate, dayNumber, dayOfWall } from '@/core/time/civil';
@@ -16,10 +18,14 @@ import { CalendarChip } from '@/ui/CalendarChip';
 import { Card } from '@/ui/Card';
 import { Choice } from '@/ui/Choice';
 import { Columns } from '@/ui/Columns';
-import { FilesCard } from './FilesCard';
 import { DayField } from '@/ui/DayField';
 import { Page } from '@/ui/Page';
 import { usePalette } from '@/ui/theme/theme';
+import { useIsWide } from '@/ui/useIsWide';
+import { ArchiveCard } from './ArchiveCard';
+import { ChecksCard } from './ChecksCard';
+import { FilesCard } from './FilesCard';
+import { FindingsCard } from './FindingsCard';
 import { SeriesPicker } from './SeriesPicker';
 import { SweepItemRow } from './SweepItemRow';
 
@@ -173,18 +179,50 @@ function Sweep({ first }: { first: string | null }) {
   return <Columns main={controls} side={list} />;
 }
 
+/** The check that an address names; null for none. */
+const checkIn = (name: string | undefined): CheckName | null =>
+  CHECK_NAMES.find((check) => check === name) ?? null;
+
 /** The bench for cleaning up. */
 export function TidyScreen() {
-  const { series } = useLocalSearchParams<{ series?: string }>();
+  const { series, check } = useLocalSearchParams<{ series?: string; check?: string }>();
+  const router = useRouter();
+  const isWide = useIsWide();
+  const open = checkIn(check);
+  const show = (name: CheckName) => router.setParams({ check: name === open ? undefined : name });
+  const findings = open && <FindingsCard key={open} check={open} />;
   return (
     <Page title="Tidy" isBroad>
+      {isWide ? (
+        <Columns
+          main={<ChecksCard open={open} onOpen={show} />}
+          side={
+            findings ?? (
+              <Card>
+                <Text>Choose a check to see what it found.</Text>
+              </Card>
+            )
+          }
+        />
+      ) : open ? (
+        <>
+          <Button icon="arrow-left" style={styles.back} onPress={() => show(open)}>
+            All checks
+          </Button>
+          {findings}
+        </>
+      ) : (
+        <ChecksCard open={open} onOpen={show} />
+      )}
       <Sweep key={series ?? 'all'} first={series ?? null} />
+      <ArchiveCard />
       <FilesCard />
     </Page>
   );
 }
 
 const styles = StyleSheet.create({
+  back: { alignSelf: 'flex-start' },
   part: { gap: 4 },
   chips: { flexDirection: 'row', flexWrap: 'wrap', gap: 6 },
   days: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
