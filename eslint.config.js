@@ -26,10 +26,13 @@ const CORE_ROOMS = [
   'colour',
   'calendars',
   'editing',
+  'query',
+  'bulk',
   'jot',
   'tidy',
   'files',
   'view',
+  'find',
 ];
 
 /** A screen knows no other screen: what two of them share is a feature. */

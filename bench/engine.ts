@@ -11,6 +11,7 @@ import { firstSeed } from '../src/engine/firstSeed';
 import { MemoryStore } from '../src/engine/testing/memoryStore';
 import { outside } from '@/engine/testing/outside';
 import { WEEK_FROM } from './data';
+import { benchFinding } from './finding';
 import { median, report, worst } from './report';
 
 const WEEK = { fromDay: WEEK_FROM / DAY, toDay: WEEK_FROM / DAY + 7, zone: 'Europe/London' };
@@ -73,6 +74,7 @@ export async function benchEngine(events: readonly CalendarEvent[]): Promise<voi
   const writing = performance.now();
   const { text } = await engine.files.exportCalendars({ query: EVERYTHING });
   report(`export of ${(text.length / 1e6).toFixed(1)} MB`, performance.now() - writing, 'ms');
+  await benchFinding(engine, events);
 }
 
 export const fileOf = (events: readonly CalendarEvent[]) =>

@@ -189,6 +189,36 @@ const at = (path: string, ready: (page: Page) => ReturnType<Page['getByText']>) 
 walk('the other screens', [
   ['the small window', at('/small', (page) => page.getByText(/^Next: Quarter ledger review/))],
   ['tidy', at('/tidy', (page) => page.getByRole('list', { name: 'Dates in the way' }))],
+  [
+    'findings',
+    at('/tidy?check=doubles', (page) => page.getByRole('list', { name: 'Found: Doubles' })),
+  ],
+  [
+    'doubles beside each other',
+    async (page) => {
+      await page.getByRole('button', { name: 'Join', exact: true }).first().click();
+      await expect(panel(page, /^Join/).getByRole('group').first()).toBeVisible();
+    },
+    PANEL,
+  ],
+  [
+    'find',
+    async (page) => {
+      await page.goto('/find');
+      await page.getByRole('textbox', { name: 'Find', exact: true }).fill('lamp');
+      await expect(page.getByRole('region', { name: 'Suggestions' })).toBeVisible();
+      await page.getByRole('button', { name: /^Select all/ }).click();
+      await expect(page.getByRole('region', { name: 'Selection' })).toContainText('selected');
+    },
+  ],
+  [
+    'changing many',
+    async (page) => {
+      await page.getByRole('button', { name: 'Change…' }).click();
+      await panel(page, 'Change').getByRole('button', { name: 'Move by days' }).click();
+      await expect(page.getByText(/would change\.$/)).toBeVisible();
+    },
+  ],
   ['today', at('/today', (page) => page.getByRole('list', { name: 'Today’s events' }))],
   ['calendars', at('/calendars', (page) => page.getByText('Workshop').first())],
   [

@@ -30,8 +30,30 @@ async function series(page) {
 }
 
 async function tidy(page) {
-  await page.goto(`${URL}/tidy`);
-  await page.getByRole('list', { name: 'Dates in the way' }).waitFor();
+  await page.goto(`${URL}/tidy?check=doubles`);
+  await page.getByRole('list', { name: 'Found: Doubles' }).getByRole('listitem').first().waitFor();
+}
+
+async function find(page) {
+  await page.goto(`${URL}/find`);
+  await page.getByRole('textbox', { name: 'Find', exact: true }).fill('lamp');
+  await page.getByRole('region', { name: 'Suggestions' }).waitFor();
+  await page.getByRole('group', { name: 'To come' }).waitFor();
+}
+
+/** Several events selected among what was found, with what would become of them. */
+async function change(page) {
+  await find(page);
+  const lines = page.getByRole('group', { name: 'To come' }).getByRole('button');
+  await lines.nth(2).click({ modifiers: ['Control'] });
+  await lines.nth(5).click({ modifiers: ['Shift'] });
+  await page.getByRole('button', { name: 'Change…' }).click();
+  const kinds = page.getByRole('dialog', { name: 'Change' });
+  await kinds.getByRole('button', { name: 'Move by days' }).click();
+  await page.getByRole('button', { name: 'Another change' }).click();
+  await kinds.getByRole('button', { name: 'Calendar', exact: true }).click();
+  await page.getByRole('radio', { name: 'Clients' }).click();
+  await page.getByText(/would change\.$/).waitFor();
 }
 
 async function preview(page) {
@@ -92,7 +114,6 @@ const PICTURES = [
   { name: 'plan-wide-dark', size: 'wide', scheme: 'dark' },
   { name: 'columns-wide', size: 'wide', open: seen('Week', 'Columns') },
   { name: 'grid-wide', size: 'wide', open: seen('Month', 'Grid') },
-  { name: 'grid-phone', size: 'phone', open: seen('Month', 'Grid') },
   { name: 'year-phone', size: 'phone', open: seen('Year', 'Year') },
   { name: 'agenda-phone', size: 'phone', open: seen('Week', 'Agenda') },
   { name: 'table-wide', size: 'wide', open: seen('Month', 'Table') },
@@ -100,6 +121,8 @@ const PICTURES = [
   { name: 'editor-wide', size: 'wide', open: edit },
   { name: 'series-phone', size: 'phone', open: series },
   { name: 'reminders-wide', size: 'wide', open: reminders },
+  { name: 'find-phone', size: 'phone', open: find },
+  { name: 'change-wide', size: 'wide', open: change },
   { name: 'tidy-wide', size: 'wide', open: tidy },
   {
     name: 'today-phone',
@@ -112,14 +135,6 @@ const PICTURES = [
   { name: 'import-wide', size: 'wide', open: preview },
   { name: 'outbox-phone', size: 'phone', open: outbox },
   { name: 'calendars-wide', size: 'wide', open: (page) => page.goto(`${URL}/calendars`) },
-  {
-    name: 'settings-phone',
-    size: 'phone',
-    open: async (page) => {
-      await page.goto(`${URL}/settings`);
-      await page.getByText(/\d events, /).waitFor();
-    },
-  },
 ];
 
 async function take(browser, { name, size, scheme = 'light', open }) {

@@ -10,7 +10,7 @@ import { useNow, useWallNow } from './now';
 import { usePreferences } from './preferences';
 
 /** Results in so far as a screen lists them; more are counted. */
-export const LISTED_RESULTS = 200;
+const LISTED_RESULTS = 200;
 
 /** What typed words may ask for. */
 export function useSuggestions(typed: string) {

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { CheckName } from '@/core/tidy/checks';
+import type { CheckName } from '@/core/tidy/checks/names';
 import type { DayNumber } from '@/core/time/units';
 import type { Looking } from '@/engine/tidy/world';
 import { useEngine } from './engineContext';

@@ -35,7 +35,7 @@ const signed = (minutes: number) =>
   `${sayLength(Math.abs(minutes))} ${minutes < 0 ? 'earlier' : 'later'}`;
 
 /** What a step does, in a few words, as within a sentence. */
-export function sayStep(step: BulkStep, hourCycle: HourCycle): string {
+function sayStep(step: BulkStep, hourCycle: HourCycle): string {
   switch (step.kind) {
     case 'shiftDays':
       return `${count(Math.abs(step.days), 'day')} ${step.days < 0 ? 'back' : 'on'}`;

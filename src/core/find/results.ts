@@ -48,27 +48,36 @@ export interface FoundLine extends Omit<PlacedEvent, 'event'> {
 /** Days looked through for the date before and after now: near ones first. */
 const STEPS = [2, 30, 400, 4_000, 40_000];
 
+const isOver = (o: Occurrence, { now }: Setting) => o.endMs <= now;
+
+function placedSingle(event: CalendarEvent, setting: Setting): PlacedEvent {
+  const { from, to } = extentOf(placed(event));
+  const window = { fromDay: from, toDay: to, zone: setting.zone };
+  const [only = null] = setting.index.datesOf(event.id, window);
+  const isPast = only !== null && isOver(only, setting);
+  return { event, next: isPast ? null : only, last: isPast ? only : null };
+}
+
 /** The first date of an event that is not over, and the last one that is. */
-export function placedAround(event: CalendarEvent, setting: Setting): PlacedEvent {
+function placedAround(event: CalendarEvent, setting: Setting): PlacedEvent {
+  const series = compileSeries(event);
+  if (!series) return placedSingle(event, setting);
   const { index, zone, now } = setting;
   const today = dayOfWall(wallFromInstant(now, zone));
-  const series = compileSeries(event);
-  const extent = series ? extentOfSeries(series) : extentOf(placed(event));
+  const extent = extentOfSeries(series);
   const within = (from: number, to: number) => {
     const [fromDay, toDay] = [Math.max(from, extent.from), Math.min(to, extent.to)];
     return fromDay < toDay ? index.datesOf(event.id, { fromDay, toDay, zone }) : [];
   };
-  const isOver = (o: Occurrence) => o.endMs <= now;
   let next: Occurrence | null = null;
   let last: Occurrence | null = null;
   for (const [i, days] of STEPS.entries()) {
     const before = i === 0 ? 0 : STEPS[i - 1]!;
     // A long date that runs began before today.
-    if (!next) next = within(today + before - 1, today + days).find((o) => !isOver(o)) ?? null;
-    if (!last) last = within(today - days, today - before + 2).findLast(isOver) ?? null;
-    if (next && (last || !series)) break;
+    next ??= within(today + before - 1, today + days).find((o) => !isOver(o, setting)) ?? null;
+    last ??= within(today - days, today - before + 2).findLast((o) => isOver(o, setting)) ?? null;
     const isAllSeen = today + days >= extent.to && today - days <= extent.from;
-    if (isAllSeen) break;
+    if ((next && last) || isAllSeen) break;
   }
   return { event, next, last };
 }

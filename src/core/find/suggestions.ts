@@ -23,7 +23,7 @@ interface Named {
 }
 
 /** Suggestions of a field that are listed. */
-export const LISTED_A_FIELD = 4;
+const LISTED_A_FIELD = 4;
 /** The order in which fields are listed. */
 const ORDER: readonly SuggestionGroup['field'][] = [
   'dates',

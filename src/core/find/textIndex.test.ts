@@ -44,6 +44,8 @@ test.each([
   ['osakka', ['title: Osaka call ×2']],
   ['barmeter', ['title: Barometer ×1']],
   ['baroemter', ['title: Barometer ×1']],
+  ['osaak', ['title: Osaka call ×2']],
+  ['oskk', []],
   ['osaka lens', []],
   ['gone', []],
   ['', []],

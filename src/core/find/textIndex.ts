@@ -2,6 +2,7 @@ import MiniSearch from 'minisearch';
 import type { CalendarEvent } from '../model/event';
 import type { TextField } from '../model/filter';
 import { fold } from '../query/fold';
+import { isNear } from '../query/near';
 import { wordsOf } from '../query/words';
 
 /** The texts that are indexed: what calendars and categories are called is looked up as it is. */
@@ -30,11 +31,17 @@ const LEAST_FOR_TWO = 8;
 /** What stands between words. */
 const NOT_A_LETTER = /[^\p{L}\p{N}]+/u;
 
-/** Slips of spelling that are forgiven in a word: letters that are wrong, missing, too many or swapped. */
-function forgiven(word: string): number | false {
-  if (word.length < LEAST_FORGIVEN || /\d/.test(word)) return false;
+/** How many slips are forgiven in a word: letters that are wrong, missing, too many or swapped. */
+function forgiven(word: string): number {
+  if (word.length < LEAST_FORGIVEN || /\d/.test(word)) return 0;
   return word.length < LEAST_FOR_TWO ? 1 : 2;
 }
+
+/** The search counts two letters that are swapped as two slips: it looks further, and is narrowed after. */
+const reach = (word: string): number | false => (forgiven(word) > 0 ? 2 : false);
+
+const isMeant = (word: string, term: string) =>
+  term.startsWith(word) || isNear(word, term, forgiven(word));
 
 const splitWords = (text: string) => text.split(NOT_A_LETTER).filter(Boolean);
 
@@ -119,12 +126,14 @@ export class TextIndex {
   }
 
   private ranked(text: string) {
-    return this.search.search(wordsOf(text).join(' '), {
+    const words = wordsOf(text).flatMap(splitWords);
+    return this.search.search(words.join(' '), {
       combineWith: 'AND',
       prefix: true,
-      fuzzy: forgiven,
+      fuzzy: reach,
       // A word as it was typed comes before one like it.
       weights: { prefix: 0.7, fuzzy: 0.2 },
+      filter: ({ terms }) => words.every((word) => terms.some((term) => isMeant(word, term))),
     });
   }
 
@@ -150,8 +159,10 @@ export class TextIndex {
     const meant = words.map((word) => {
       const plain = this.search.search(word, { prefix: true, fuzzy: false });
       if (plain.length) return word;
-      const [near] = this.search.search(word, { prefix: false, fuzzy: forgiven });
-      return near?.terms[0] ?? null;
+      const near = this.search
+        .search(word, { prefix: false, fuzzy: reach })
+        .flatMap(({ terms }) => terms.find((term) => isMeant(word, term)) ?? []);
+      return near[0] ?? null;
     });
     if (meant.includes(null) || meant.join(' ') === words.join(' ')) return null;
     return meant.join(' ');

@@ -112,7 +112,7 @@ function isKind(subject: Subject, { event, calendar }: Whole, kind: FilterKind):
 }
 
 /** Days (wall ms) of a range; without end where it has none. */
-export function wallsOf({ from, to }: NonNullable<Filter['dates']>): { from: number; to: number } {
+function wallsOf({ from, to }: NonNullable<Filter['dates']>): { from: number; to: number } {
   return {
     from: from === null ? -Infinity : parseDate(from) * DAY,
     to: to === null ? Infinity : (parseDate(to) + 1) * DAY,

@@ -3,31 +3,55 @@ import type { CalendarEvent } from '../model/event';
 import { durationOf, isSeries, isWholeDay, revised } from '../model/event';
 import type { EpochMs } from '../time/units';
 import { instantOf } from '../time/zones';
-import { isSameTitle, plain } from './likeness';
+import { areSame, plain } from './likeness';
 
 /** Several events that are one. */
 export type Doubles = CalendarEvent[];
 
-const isTwin = (a: CalendarEvent, b: CalendarEvent) => {
-  if (isWholeDay(a) !== isWholeDay(b))
-    // A whole day and hours on it, of the very same title: one was made of the other.
-    return (
-      !isSeries(a) && !isSeries(b) && plain(a.title) !== '' && plain(a.title) === plain(b.title)
-    );
-  return (
-    a.rule === b.rule &&
-    durationOf(a) === durationOf(b) &&
-    instantAt(a) === instantAt(b) &&
-    (a.calendarId === b.calendarId
-      ? isSameTitle(a.title, b.title)
-      : plain(a.title) === plain(b.title))
-  );
-};
+/** An event with what it is compared by, worked out once. */
+interface Compared {
+  event: CalendarEvent;
+  title: string;
+  isWhole: boolean;
+  /** Epoch ms, and ms. */
+  start: number;
+  length: number;
+}
 
-const instantAt = ({ start }: CalendarEvent) => instantOf(wallOf(start), zoneOf(start), 'UTC');
+function compared(event: CalendarEvent): Compared {
+  const { start } = event;
+  return {
+    event,
+    title: plain(event.title),
+    isWhole: isWholeDay(event),
+    start: instantOf(wallOf(start), zoneOf(start), 'UTC'),
+    length: durationOf(event),
+  };
+}
+
+function isTwin(a: Compared, b: Compared): boolean {
+  if (a.isWhole !== b.isWhole)
+    // A whole day and hours on it, of the very same title: one was made of the other.
+    return a.title === b.title && !isSeries(a.event) && !isSeries(b.event);
+  if (a.start !== b.start || a.length !== b.length || a.event.rule !== b.event.rule) return false;
+  return a.event.calendarId === b.event.calendarId
+    ? areSame(a.title, b.title)
+    : a.title === b.title;
+}
 
 /** Of more events on a day only those of the very same title are compared: nobody has so many at once. */
 const MOST_COMPARED = 60;
+
+function groupBy<T, K>(values: readonly T[], keyOf: (value: T) => K): T[][] {
+  const groups = new Map<K, T[]>();
+  for (const value of values) {
+    const key = keyOf(value);
+    const group = groups.get(key);
+    if (group) group.push(value);
+    else groups.set(key, [value]);
+  }
+  return [...groups.values()];
+}
 
 /**
  * Events that are the same, or nearly: by title, time and repeat, and whole days with the hours of
@@ -38,34 +62,19 @@ export function findDoubles(
   events: readonly CalendarEvent[],
   dayOf: (event: CalendarEvent) => number,
 ): Doubles[] {
-  const days = new Map<number, CalendarEvent[]>();
-  for (const event of events) {
-    if (!plain(event.title)) continue;
-    const day = dayOf(event);
-    const list = days.get(day);
-    if (list) list.push(event);
-    else days.set(day, [event]);
-  }
-  return [...days.values()].flatMap((list) =>
-    list.length <= MOST_COMPARED ? grouped(list) : byTitle(list).flatMap(grouped),
+  const titled = events.map(compared).filter(({ title }) => title);
+  const groups = groupBy(titled, ({ event }) => dayOf(event)).flatMap((list) =>
+    list.length <= MOST_COMPARED
+      ? grouped(list)
+      : groupBy(list, ({ title }) => title).flatMap(grouped),
   );
-}
-
-function byTitle(events: readonly CalendarEvent[]): CalendarEvent[][] {
-  const titles = new Map<string, CalendarEvent[]>();
-  for (const event of events) {
-    const title = plain(event.title);
-    const list = titles.get(title);
-    if (list) list.push(event);
-    else titles.set(title, [event]);
-  }
-  return [...titles.values()];
+  return groups.map((group) => group.map(({ event }) => event));
 }
 
 /** Groups of two or more of which each is the double of another. */
-function grouped(events: readonly CalendarEvent[]): Doubles[] {
+function grouped(events: readonly Compared[]): Compared[][] {
   const left = new Set(events);
-  const groups: Doubles[] = [];
+  const groups: Compared[][] = [];
   for (const first of events) {
     if (!left.delete(first)) continue;
     const group = [first];

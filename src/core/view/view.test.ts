@@ -1,6 +1,6 @@
 import type { Lens } from '../model/view';
 import { DEFAULT_VIEW } from '../model/view';
-import { at, timed, TODAY } from '../testing/occurrences';
+import { TODAY } from '../testing/occurrences';
 import { formatDate, parseDate } from '../time/civil';
 import { dayOfLens, isChanged, lensOf, movedLens } from './lenses';
 import { shadeOf } from './shades';

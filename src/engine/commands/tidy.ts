@@ -2,7 +2,9 @@ import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import { revised } from '@/core/model/event';
 import { quotedTitle } from '@/core/model/titleOf';
-import type { CheckName, Found } from '@/core/tidy/checks';
+import type { Found } from '@/core/tidy/checks';
+import type { CheckName } from '@/core/tidy/checks/names';
+import { CHECK_WORDS } from '@/core/tidy/checks/names';
 import { CHECKS, leftKey } from '@/core/tidy/checks';
 import type { Hand } from '@/core/tidy/checks/check';
 import type { Choices } from '@/core/tidy/doubles';
@@ -83,7 +85,7 @@ export const mendFindings: Planner<{ mends: readonly Mend[]; zone: string }> = (
   for (const mend of mends) CHECKS[mend.check].mend(mend, mend.how, world, hand);
   const edits = hand.made;
   if (!edits.length) return null;
-  const names = [...new Set(mends.map(({ check }) => CHECKS[check].name.toLowerCase()))];
+  const names = [...new Set(mends.map(({ check }) => CHECK_WORDS[check].name.toLowerCase()))];
   return { label: `Tidied ${count(mends.length, 'finding')}: ${names.join(', ')}`, edits };
 };
 

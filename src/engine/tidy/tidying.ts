@@ -1,5 +1,8 @@
-import type { CheckName, Found } from '@/core/tidy/checks';
-import { CHECK_NAMES, findingsOf } from '@/core/tidy/checks';
+import type { Found } from '@/core/tidy/checks';
+import type { CheckName } from '@/core/tidy/checks/names';
+import { findingsOf } from '@/core/tidy/checks';
+import { CHECK_NAMES } from '@/core/tidy/checks/names';
+import type { World } from '@/core/tidy/checks/check';
 import { wallOf, zoneOf } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
@@ -42,13 +45,20 @@ const TOLD: readonly CheckName[] = [
   'outsideHours',
 ];
 
-type All = ReadonlyMap<CheckName, readonly Found[]>;
+/** What was found as things were at one moment, each check once. */
+interface Look {
+  version: number;
+  on: string;
+  world: World;
+  left: ReadonlySet<string>;
+  found: Map<CheckName, readonly Found[]>;
+}
 
 /** What is in disorder, worked out while nothing else is asked, and again after changes. */
 export class Tidying {
   /** Goes on with every change, so that what was found before is known to be old. */
   private version = 0;
-  private known: { version: number; on: string; all: Promise<All> } | null = null;
+  private last: Look | null = null;
 
   constructor(private readonly parts: Looked) {}
 
@@ -57,66 +67,62 @@ export class Tidying {
     this.version++;
   }
 
-  private all(looking: Looking): Promise<All> {
+  /** Everything as it is now, looked at once however many checks ask. */
+  private look(looking: Looking): Look {
     const { version } = this;
     // Findings go by the day; a minute later they are the same.
     const on = `${Math.floor(looking.now / DAY)} ${looking.zone} ${JSON.stringify(looking.wording)}`;
-    if (this.known?.version !== version || this.known.on !== on)
-      this.known = { version, on, all: this.look(looking) };
-    return this.known.all;
+    if (this.last?.version !== version || this.last.on !== on)
+      this.last = {
+        version,
+        on,
+        world: worldOf(this.parts, looking),
+        left: new Set(this.parts.records.all('left').map(({ key }) => key)),
+        found: new Map(),
+      };
+    return this.last;
   }
 
-  private async look(looking: Looking): Promise<All> {
-    const { version } = this;
-    const world = worldOf(this.parts, looking);
-    const left = this.left();
-    const all = new Map<CheckName, Found[]>();
-    for (const check of CHECK_NAMES) {
-      all.set(check, findingsOf(check, world, left));
-      await yieldToEventLoop();
-      // What changed meanwhile is looked at from the beginning.
-      if (version !== this.version) return this.all(looking);
-    }
-    return all;
-  }
-
-  private left(): Set<string> {
-    return new Set(this.parts.records.all('left').map(({ key }) => key));
+  /** All that a check finds. Whoever waits for something else is served before each look. */
+  async everyFinding(check: CheckName, looking: Looking): Promise<readonly Found[]> {
+    await yieldToEventLoop();
+    const { world, left, found } = this.look(looking);
+    let known = found.get(check);
+    if (!known) found.set(check, (known = findingsOf(check, world, left)));
+    return known;
   }
 
   /** How much each check finds. */
   async counts(looking: Looking): Promise<CheckCount[]> {
-    const all = await this.all(looking);
-    const left = [...this.left()];
-    return CHECK_NAMES.map((check) => ({
-      check,
-      count: all.get(check)!.length,
-      left: left.filter((key) => key.startsWith(`${check} `)).length,
-    }));
+    const counts: CheckCount[] = [];
+    for (const check of CHECK_NAMES) {
+      const { length: count } = await this.everyFinding(check, looking);
+      const left = [...this.look(looking).left].filter((key) => key.startsWith(`${check} `)).length;
+      counts.push({ check, count, left });
+    }
+    return counts;
   }
 
   /** What a check finds, the first of it. */
   async findings(check: CheckName, looking: Looking): Promise<readonly Found[]> {
-    return (await this.all(looking)).get(check)!.slice(0, LISTED);
-  }
-
-  /** All that a check finds by what a mend needs to know. */
-  async everyFinding(check: CheckName, looking: Looking): Promise<readonly Found[]> {
-    return (await this.all(looking)).get(check)!;
+    return (await this.everyFinding(check, looking)).slice(0, LISTED);
   }
 
   /** A few findings that concern this week and the next. */
   async soon(looking: Looking): Promise<Found[]> {
-    const all = await this.all(looking);
-    const world = worldOf(this.parts, looking);
-    const near = new Set(
-      world
-        .occurrencesIn(world.today, world.today + SOON)
-        .flatMap(({ id, eventId }) => [id, eventId]),
-    );
-    return TOLD.flatMap((check) =>
-      all.get(check)!.filter(({ ids }) => ids.some((id) => near.has(id))),
-    ).slice(0, MOST_TOLD);
+    const told: Found[] = [];
+    for (const check of TOLD) {
+      const found = await this.everyFinding(check, looking);
+      const { world } = this.look(looking);
+      const near = new Set(
+        world
+          .occurrencesIn(world.today, world.today + SOON)
+          .flatMap(({ id, eventId }) => [id, eventId]),
+      );
+      told.push(...found.filter(({ ids }) => ids.some((id) => near.has(id))));
+      if (told.length >= MOST_TOLD) break;
+    }
+    return told.slice(0, MOST_TOLD);
   }
 
   /** Doubles as they lie beside each other. */

@@ -13,6 +13,7 @@ import { useWallNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useOccurrences } from '@/data/queries';
 import { Load } from './load/Load';
+import { TidyLook } from '@/features/tidy/TidyLook';
 import { WorldClock } from '@/features/zones/WorldClock';
 import { Icon } from '@/ui/icons/Icon';
 import { Title } from '@/ui/Title';
@@ -108,6 +109,7 @@ export function Margin({ preferences, occurrences, load, onOpen }: Props) {
         </View>
       )}
       {clashes && <Clashes clashes={clashes} preferences={preferences} onOpen={onOpen} />}
+      <TidyLook />
     </ScrollView>
   );
 }

@@ -1,7 +1,7 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { CheckName } from '@/core/tidy/checks';
-import { CHECKS } from '@/core/tidy/checks';
+import type { CheckName } from '@/core/tidy/checks/names';
+import { CHECK_WORDS } from '@/core/tidy/checks/names';
 import { useCheckCounts } from '@/data/tidying';
 import { Card } from '@/ui/Card';
 import { Icon } from '@/ui/icons/Icon';
@@ -48,9 +48,9 @@ export function ChecksCard({
                   {count.toLocaleString('en')}
                 </Text>
                 <View style={styles.text}>
-                  <Text style={styles.name}>{CHECKS[check].name}</Text>
+                  <Text style={styles.name}>{CHECK_WORDS[check].name}</Text>
                   <Text variant="bodySmall" style={{ color: palette.dim }}>
-                    {CHECKS[check].says}
+                    {CHECK_WORDS[check].says}
                     {left > 0 ? ` · ${left} left as they are` : ''}
                   </Text>
                 </View>
@@ -62,7 +62,7 @@ export function ChecksCard({
       </View>
       {clean.length > 0 && (
         <Text variant="bodySmall" style={{ color: palette.dim }}>
-          {`In order: ${clean.map(({ check }) => CHECKS[check].name.toLowerCase()).join(', ')}.`}
+          {`In order: ${clean.map(({ check }) => CHECK_WORDS[check].name.toLowerCase()).join(', ')}.`}
         </Text>
       )}
     </Card>

@@ -2,8 +2,9 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import type { CheckName, Found } from '@/core/tidy/checks';
-import { CHECKS } from '@/core/tidy/checks';
+import type { Found } from '@/core/tidy/checks';
+import type { CheckName } from '@/core/tidy/checks/names';
+import { CHECK_WORDS } from '@/core/tidy/checks/names';
 import { count } from '@/core/time/words';
 import { useAskSheet } from '@/data/asked';
 import { useDo } from '@/data/commands';
@@ -62,7 +63,7 @@ function FindingRow({ finding, onMend, onLeave, onShow }: RowProps) {
 
 /** What one check found, to be mended one by one or all at once, changed, or left as it is. */
 export function FindingsCard({ check }: { check: CheckName }) {
-  const { name, says } = CHECKS[check];
+  const { name, says } = CHECK_WORDS[check];
   const { data: findings } = useFindings(check);
   const { data: counts } = useCheckCounts();
   const { engine } = useEngine();

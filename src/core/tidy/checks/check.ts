@@ -62,15 +62,9 @@ export interface Hand {
 
 /** One sort of disorder: how it is found, and what is done about it. */
 export interface Check {
-  /** What it is called in the list, and what it looks for in a sentence. */
-  name: string;
-  says: string;
   find(world: World): Omit<Finding, 'check'>[];
   mend(finding: Pick<Finding, 'ids' | 'key'>, how: string, world: World, hand: Hand): void;
 }
-
-/** For checks whose findings only a person can mend. */
-export const byHand = (): void => undefined;
 
 /** A key from what a finding is about. */
 export const keyOf = (...parts: readonly string[]) => parts.join(' ');

@@ -16,26 +16,60 @@ import { partsOf } from './parts';
 
 /** Days ahead in which clashes are looked for, and in which a clear time is. */
 const AHEAD = 60;
-const SEARCHED = 21;
+const SEARCHED = 10;
 
 /** Firm: what is tentative gives way by itself. */
 const isFirm = ({ availability }: Occurrence) => availability === 'busy' || availability === 'away';
 
 /** Of two that clash, the one that is moved more easily: what begins later, and matters less. */
-function mover(first: Occurrence, second: Occurrence, own: ReadonlySet<string>): Occurrence | null {
+function easier(
+  first: Occurrence,
+  second: Occurrence,
+  own: ReadonlySet<string>,
+): Occurrence | null {
   const [a, b] = [own.has(first.calendarId), own.has(second.calendarId)];
   if (a !== b) return a ? first : second;
   return a ? second : null;
 }
 
+/** What lies on each day of the weeks that are looked at; what was moved by a mend lies where it went. */
+interface Days {
+  byId: Map<string, Occurrence>;
+  byDay: Map<number, Occurrence[]>;
+}
+
+const known = new WeakMap<World, Days>();
+
+function put({ byId, byDay }: Days, o: Occurrence): void {
+  byId.set(o.id, o);
+  const last = dayOfWall(Math.max(o.start, o.end - 1));
+  for (let day = dayOfWall(o.start); day <= last; day++) {
+    const list = byDay.get(day);
+    if (list) list.push(o);
+    else byDay.set(day, [o]);
+  }
+}
+
+/** Looked at once, however many clashes there are. */
+function daysOf(world: World): Days {
+  let days = known.get(world);
+  if (!days) {
+    known.set(world, (days = { byId: new Map(), byDay: new Map() }));
+    const all = world.occurrencesIn(world.today - 1, world.today + AHEAD + SEARCHED + 1);
+    for (const o of all) put(days, o);
+  }
+  return days;
+}
+
 /** The next time within working hours that is clear for as long as a date lasts, wall ms; null when none is near. */
 function nextClear(o: Occurrence, world: World): number | null {
+  const { byDay } = daysOf(world);
   const length = o.end - o.start;
-  const day = dayOfWall(o.start);
-  const around = world.occurrencesIn(day, day + SEARCHED + 1).filter(({ id }) => id !== o.id);
-  for (let ahead = 0; ahead <= SEARCHED; ahead++) {
-    const { hours } = workdayOf(day + ahead, world.settings.workweek);
-    const fitting = clearStretches(day + ahead, around, hours).find(
+  const first = dayOfWall(o.start);
+  for (let day = first; day <= first + SEARCHED; day++) {
+    const { hours } = workdayOf(day, world.settings.workweek);
+    const around = (byDay.get(day) ?? []).filter(({ id }) => id !== o.id);
+    const fitting = clearStretches(day, around, hours).find(
       ({ start, end }) => Math.max(start, o.start) + length <= end,
     );
     if (fitting) return Math.max(fitting.start, o.start);
@@ -67,27 +101,27 @@ function changeDate(
 
 /** Firm events that want the person at the same time. */
 export const clashing: Check = {
-  name: 'Clashes',
-  says: 'busy events at the same time, in the next two months',
   find(world) {
     const own = new Set(world.calendars.flatMap((c) => (c.kind === 'own' ? [c.id] : [])));
     const { wording } = world;
     const around = world.occurrencesIn(world.today, world.today + AHEAD);
     return findClashes(around.filter(isFirm)).flatMap(({ first, second }) => {
-      const moved = mover(first, second, own);
-      if (!moved || moved.endMs < world.now) return [];
-      const clear = nextClear(moved, world);
+      const yielding = easier(first, second, own);
+      if (!yielding || yielding.endMs < world.now) return [];
+      const clear = nextClear(yielding, world);
       const at = (wall: number) =>
         `${sayDay(dayOfWall(wall), wording, SHORT_DAY)}, ${sayMinute(minuteOfDay(wall), wording.hourCycle)}`;
       return {
         key: keyOf(first.id, second.id),
-        ids: [moved.id, moved === first ? second.id : first.id],
+        ids: [yielding.id, yielding === first ? second.id : first.id],
         title: `${titleOf(first)} and ${titleOf(second)}`,
         reason: `${saySpan(first, wording)}, and ${saySpan(second, wording)}`,
         ways: [
-          ...(clear === null ? [] : [{ how: 'move', label: `${titleOf(moved)} to ${at(clear)}` }]),
-          { how: 'tentative', label: `${titleOf(moved)} tentative` },
-          { how: 'decline', label: `Decline ${titleOf(moved)}` },
+          ...(clear === null
+            ? []
+            : [{ how: 'move', label: `${titleOf(yielding)} to ${at(clear)}` }]),
+          { how: 'tentative', label: `${titleOf(yielding)} tentative` },
+          { how: 'decline', label: `Decline ${titleOf(yielding)}` },
         ],
       };
     });
@@ -99,10 +133,12 @@ export const clashing: Check = {
       const availability = how === 'decline' ? 'free' : 'tentative';
       return changeDate(id, () => ({ availability }), world, hand);
     }
-    const o = world
-      .occurrencesIn(world.today, world.today + AHEAD)
-      .find((occurrence) => occurrence.id === id);
+    const days = daysOf(world);
+    const o = days.byId.get(id);
     const clear = o ? nextClear(o, world) : null;
-    if (clear !== null) changeDate(id, (date) => movedTimes(date, clear, world.zone), world, hand);
+    if (!o || clear === null) return;
+    // What is moved next does not go to the same place.
+    put(days, { ...o, start: clear, end: clear + (o.end - o.start) });
+    changeDate(id, (date) => movedTimes(date, clear, world.zone), world, hand);
   },
 };

@@ -10,8 +10,6 @@ import { whenOf } from './words';
 
 /** Events that are there twice, as after an import. */
 export const doubles: Check = {
-  name: 'Doubles',
-  says: 'the same event twice or more, also nearly',
   find: (world) =>
     findDoubles(world.events, ({ start }) => dayOfWall(wallOnClock(start, world.zone))).map(
       (group) => {

@@ -3,12 +3,13 @@ import { clashing } from './clashing';
 import { doubles } from './doubles';
 import { inks, scattered, spelledTwice, unused } from './labels';
 import { files, idleReminders, information, unguarded } from './meaning';
+import type { CheckName } from './names';
 import { overClosures, stale } from './series';
 import { lengths, oddHours, outsideHours } from './times';
 import { misplaced, timeInTitle, untitled } from './wording';
 
-/** Every check, in the order in which they are listed. */
-export const CHECKS = {
+/** Every check by its name. */
+export const CHECKS: Readonly<Record<CheckName, Check>> = {
   doubles,
   clashing,
   overClosures,
@@ -27,10 +28,7 @@ export const CHECKS = {
   spelledTwice,
   unused,
   files,
-} as const satisfies Record<string, Check>;
-
-export type CheckName = keyof typeof CHECKS;
-export const CHECK_NAMES = Object.keys(CHECKS) as CheckName[];
+};
 
 export type Found = Finding<CheckName>;
 

@@ -2,7 +2,8 @@ import { alikeInks, inkName } from '../../calendars/inks';
 import { isSeries, revised } from '../../model/event';
 import { titleOf } from '../../model/titleOf';
 import { count } from '../../time/words';
-import { isNear, plain } from '../likeness';
+import { isNear } from '../../query/near';
+import { plain } from '../likeness';
 import type { Check, World } from './check';
 import { keyOf } from './check';
 
@@ -12,8 +13,6 @@ const MOST_PART = 0.7;
 
 /** One title on several calendars, of which one has most. */
 export const scattered: Check = {
-  name: 'On the wrong calendar',
-  says: 'a title that is on one calendar mostly, and on others too',
   find(world) {
     const titles = new Map<string, Map<string, string[]>>();
     for (const { id, title, calendarId } of world.events) {
@@ -21,7 +20,9 @@ export const scattered: Check = {
       if (!said) continue;
       const calendars = titles.get(said) ?? new Map<string, string[]>();
       titles.set(said, calendars);
-      calendars.set(calendarId, [...(calendars.get(calendarId) ?? []), id]);
+      const ids = calendars.get(calendarId);
+      if (ids) ids.push(id);
+      else calendars.set(calendarId, [id]);
     }
     const byId = new Map(world.events.map((event) => [event.id, event]));
     return [...titles].flatMap(([said, calendars]) => {
@@ -51,8 +52,6 @@ export const scattered: Check = {
 
 /** Calendars that can hardly be told apart. */
 export const inks: Check = {
-  name: 'Look-alike inks',
-  says: 'calendars whose inks can hardly be told apart',
   find: (world) =>
     alikeInks(world.calendars.filter(({ listed }) => listed)).map(
       ({ calendar, like, who, better }) => ({
@@ -80,8 +79,6 @@ function usesOf({ events }: Pick<World, 'events'>): Map<string, number> {
 
 /** Calendars and categories that nothing is on. */
 export const unused: Check = {
-  name: 'Unused',
-  says: 'calendars and categories that nothing is on',
   find(world) {
     const used = new Set(world.events.map(({ calendarId }) => calendarId));
     const uses = usesOf(world);
@@ -121,8 +118,6 @@ const LEAST_FOR_SLIP = 5;
 
 /** Categories that are spelled in two ways. */
 export const spelledTwice: Check = {
-  name: 'Spelled twice',
-  says: 'categories that are the same in two spellings',
   find(world) {
     const uses = usesOf(world);
     const used = (id: string) => uses.get(id) ?? 0;

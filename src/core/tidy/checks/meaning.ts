@@ -40,8 +40,6 @@ function colleaguesOf({ colleagues, events }: World): string[] {
 
 /** Whole days that are marked busy and only tell of something. */
 export const information: Check = {
-  name: 'Only information',
-  says: 'whole days marked busy that tell of something: a colleague’s leave, a holiday',
   find(world) {
     const names = colleaguesOf(world);
     return world.events.flatMap((event) => {
@@ -64,8 +62,6 @@ export const information: Check = {
 
 /** Reminders that can't remind of anything any more, or of nothing that takes time. */
 export const idleReminders: Check = {
-  name: 'Idle reminders',
-  says: 'reminders of what is over, or of free whole days',
   find: (world) =>
     world.events.flatMap((event) => {
       if (!event.reminders?.length) return [];
@@ -94,8 +90,6 @@ const PRIVATE =
 
 /** Entries that look private and can be read by others. */
 export const unguarded: Check = {
-  name: 'Private-looking',
-  says: 'entries that look private, and are shown to whoever sees the calendar',
   find: (world) =>
     world.events.flatMap((event) => {
       if (event.visibility === 'private' || !PRIVATE.test(plain(event.title))) return [];
@@ -118,8 +112,6 @@ const LARGE = 1_000_000;
 
 /** Files that take much room, or are there twice. */
 export const files: Check = {
-  name: 'Files',
-  says: 'files that are large, or attached twice',
   find(world) {
     const all = world.events.flatMap((event) => event.attachments.map((file) => ({ event, file })));
     const copies = new Map<string, number>();

@@ -34,8 +34,6 @@ function skippedLately(event: CalendarEvent, world: World): number {
 
 /** Series that go on and that nobody seems to need. */
 export const stale: Check = {
-  name: 'Stale series',
-  says: 'series without an end that nobody touched for a year, or whose dates are mostly skipped',
   find: (world) =>
     world.events.flatMap((event) => {
       if (!isSeries(event) || !isEndless(seriesOf(event))) return [];
@@ -65,8 +63,6 @@ export const stale: Check = {
 
 /** Series that run on through closures. */
 export const overClosures: Check = {
-  name: 'Series over closures',
-  says: 'dates of series in the next half year on which something is closed',
   find(world) {
     const blockers = new Set(world.calendars.flatMap((c) => (c.isClosures ? [c.id] : [])));
     if (!blockers.size) return [];

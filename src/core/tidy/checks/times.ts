@@ -48,8 +48,6 @@ function fittingZone(event: CalendarEvent, zones: readonly string[]): string | n
 
 /** Events at night by their own clock, and by day in another zone that is known. */
 export const oddHours: Check = {
-  name: 'Odd hours',
-  says: 'events at night that fit another of your zones',
   find(world) {
     const zones = likelyZones(world);
     return world.events.flatMap((event) => {
@@ -89,8 +87,6 @@ const TOO_MANY_DAYS = 62 * DAY;
 
 /** Events that last no time, or far too long. */
 export const lengths: Check = {
-  name: 'Lengths',
-  says: 'events of no length, or far too long',
   find: (world) =>
     world.events.flatMap((event) => {
       const ms = durationOf(event);
@@ -105,10 +101,10 @@ export const lengths: Check = {
         title: titleOf(event),
         reason: `${isNone ? 'It lasts no time' : `It lasts ${sayLength(Math.round(ms / MINUTE))}`} · ${whenOf(event, world)}`,
         ways: [
-          ...(isWhole ? [] : [{ how: 'usual', label: `Make it ${usual}` }]),
           ...(isLong && !isWhole && !isSeries(event)
             ? [{ how: 'days', label: 'Make it whole days' }]
             : []),
+          ...(isWhole ? [] : [{ how: 'usual', label: `Make it ${usual}` }]),
         ],
       };
     }),
@@ -135,15 +131,14 @@ const AHEAD = 30;
 
 /** Single booked events of the next weeks when nobody works. */
 export const outsideHours: Check = {
-  name: 'Outside of work',
-  says: 'busy events of the next month outside of working hours',
   find(world) {
     const own = new Set(world.calendars.flatMap((c) => (c.kind === 'own' ? [c.id] : [])));
     const { workweek } = world.settings;
     return world.occurrencesIn(world.today, world.today + AHEAD).flatMap((o) => {
       if (o.wholeDay || o.dateKey !== null || o.availability !== 'busy' || !own.has(o.calendarId))
         return [];
-      if (o.start < world.today * DAY) return [];
+      // What lasts longer than a day of work has no place within one.
+      if (o.start < world.today * DAY || o.end - o.start > TOO_LONG / 2) return [];
       const day = dayOfWall(o.start);
       const { hours } = workdayOf(day, workweek);
       const from = minuteOfDay(o.start);

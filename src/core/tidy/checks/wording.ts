@@ -27,8 +27,6 @@ function betterTitle({ title, place, notes, attendees }: CalendarEvent): string 
 
 /** Entries that don't say what they are. */
 export const untitled: Check = {
-  name: 'Without a title',
-  says: 'entries without a title, or with one that says nothing',
   find: (world) =>
     world.events.flatMap((event) => {
       if (!SAYS_NOTHING.test(plain(event.title))) return [];
@@ -49,7 +47,7 @@ export const untitled: Check = {
 };
 
 const TIME =
-  /(?<!\d)(?:(?:at|@)\s+)?([01]?\d|2[0-3])(?:[:.]([0-5]\d)\s*(am|pm)?|\s*(am|pm))(?![\d%])/i;
+  /(?<!\d)(?:(?:at|@)\s+)?([01]?\d|2[0-3])(?:[:.]([0-5]\d)\s*(am|pm)?|\s*(am|pm))(?![\d%]|[.:]\d)/i;
 
 /** A time that stands in a title: the minute of the day, and the title without it. */
 export function timeIn(title: string): { minute: number; rest: string } | null {
@@ -68,8 +66,6 @@ export function timeIn(title: string): { minute: number; rest: string } | null {
 
 /** Whole days whose title says a time. */
 export const timeInTitle: Check = {
-  name: 'A time in the title',
-  says: 'whole days whose title says a time',
   find: (world) =>
     world.events.flatMap((event) => {
       const found = isWholeDay(event) && !isSeries(event) ? timeIn(event.title) : null;
@@ -136,8 +132,6 @@ const sayMoved = ({ link, place }: Partial<CalendarEvent>) =>
 
 /** Links and places that stand in titles and notes. */
 export const misplaced: Check = {
-  name: 'Out of place',
-  says: 'links and places that stand in the title or the notes',
   find(world) {
     const places = knownPlaces(world.events);
     return world.events.flatMap((event) => {

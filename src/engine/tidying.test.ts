@@ -1,0 +1,107 @@
+import { INKS } from '@/core/model/inks';
+import type { TypedRecord } from '@/core/model/records';
+import type { Engine } from './engine';
+import { calendar, done, event, NOW, opened, zoned } from './testing/opened';
+
+const LOOKING = {
+  now: NOW,
+  zone: 'Europe/London',
+  wording: { locale: 'en-GB', hourCycle: '24' as const },
+};
+const on = (day: string) => ({ start: zoned(`${day}T09:00:00`), end: zoned(`${day}T10:00:00`) });
+
+const SEED: TypedRecord[] = [
+  calendar('work', { name: 'Workshop' }),
+  calendar('clients', { name: 'Clients', ink: INKS.Brick }),
+  event('one', { title: 'Gasket', notes: 'Door 3', ...on('2026-11-26') }),
+  event('two', { title: 'Gasket', place: 'Quay', calendarId: 'clients', ...on('2026-11-26') }),
+  event('bare', { title: '', notes: 'Check the gauge', ...on('2027-01-20') }),
+  event('old', { title: 'Dentist', ...on('2024-11-26') }),
+  event('ended', {
+    title: 'Watch',
+    rule: 'FREQ=DAILY;UNTIL=20241201T090000Z',
+    ...on('2024-11-26'),
+  }),
+];
+
+async function counts(engine: Engine): Promise<Record<string, number>> {
+  const all = await engine.tidying.counts(LOOKING);
+  return Object.fromEntries(
+    all.filter(({ count }) => count > 0).map(({ check, count }) => [check, count]),
+  );
+}
+
+test('checks follow every change, and all that one finds is mended as one change', async () => {
+  const engine = await opened(SEED);
+  expect(await counts(engine)).toEqual({ doubles: 1, clashing: 1, untitled: 1, unguarded: 1 });
+  const found = await engine.tidying.findings('doubles', LOOKING);
+  const mends = found.map(({ check, key, ids, ways }) => ({ check, key, ids, how: ways[0]!.how }));
+  const before = ['one', 'two'].map((id) => engine.queries.event(id));
+  expect(await done(engine, { kind: 'mendFindings', mends, zone: LOOKING.zone })).toBe(
+    'Tidied 1 finding: doubles',
+  );
+  expect(engine.queries.event('one')).toMatchObject({ notes: 'Door 3', place: 'Quay' });
+  expect(engine.queries.event('two')?.removedAt).toBe(NOW);
+  expect(await counts(engine)).toEqual({ untitled: 1, unguarded: 1, unused: 1 });
+  await engine.commands.step('undo');
+  expect(['one', 'two'].map((id) => engine.queries.event(id))).toEqual(before);
+  expect(await counts(engine)).toMatchObject({ doubles: 1 });
+});
+
+test('doubles are joined by what the person chose', async () => {
+  const engine = await opened(SEED);
+  expect(engine.tidying.sideBySide(['one', 'two', 'gone']).fields).toEqual([
+    { field: 'place', proposed: 'two' },
+    { field: 'calendarId', proposed: 'one' },
+  ]);
+  const choices = { calendarId: 'two' };
+  expect(await done(engine, { kind: 'joinInto', ids: ['one', 'two'], choices })).toBe(
+    'Joined 2 into “Gasket”',
+  );
+  expect(engine.queries.event('one')).toMatchObject({ calendarId: 'clients', place: 'Quay' });
+});
+
+test('a finding that is left does not come back, until it is asked for', async () => {
+  const engine = await opened(SEED);
+  const found = await engine.tidying.findings('untitled', LOOKING);
+  expect(await done(engine, { kind: 'leaveFindings', found })).toBe('Left 1 finding as it is');
+  expect(await counts(engine)).not.toHaveProperty('untitled');
+  expect(await engine.tidying.counts(LOOKING)).toContainEqual({
+    check: 'untitled',
+    count: 0,
+    left: 1,
+  });
+  await done(engine, { kind: 'showLeft', check: 'untitled' });
+  expect(await counts(engine)).toMatchObject({ untitled: 1 });
+});
+
+test('what concerns this week and the next is told of, at most three', async () => {
+  const engine = await opened(SEED);
+  const soon = await engine.tidying.soon(LOOKING);
+  expect(soon.map(({ check, title }) => [check, title])).toEqual([
+    ['clashing', 'Gasket and Gasket'],
+    ['doubles', 'Gasket'],
+  ]);
+});
+
+test('what is long over is written to a file, read back, and only then taken away', async () => {
+  const engine = await opened(SEED);
+  const ids = engine.tidying.overBefore(20_454, LOOKING);
+  expect(ids).toEqual(['old', 'ended']);
+  const file = await engine.files.archive(ids, NOW);
+  expect(file.text).toContain('SUMMARY:Dentist');
+  expect(await done(engine, { kind: 'archiveEvents', ids, file: 'archive.ics' })).toBe(
+    'Archived 2 events to archive.ics',
+  );
+  expect(engine.tidying.overBefore(20_454, LOOKING)).toEqual([]);
+  const blob = Object.assign(new Blob([file.text]), { name: 'archive.ics' });
+  const preview = await engine.files.previewImport([blob], NOW, () => undefined);
+  expect(preview.fates).toMatchObject({ updated: 2, new: 0 });
+});
+
+test('an archive that does not hold everything takes nothing away', async () => {
+  const engine = await opened(SEED);
+  await expect(engine.files.archive(['old', 'gone'], NOW)).rejects.toThrow(
+    'Of 2 events, 1 came back from the file as they are.',
+  );
+});
