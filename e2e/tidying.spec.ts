@@ -1,5 +1,16 @@
 import type { Page } from '@playwright/test';
-import { downloaded, expect, goTo, message, openDemo, panel, pickDay, test } from './fixtures';
+import {
+  downloaded,
+  enterLine,
+  expect,
+  goTo,
+  message,
+  openDemo,
+  panel,
+  pickDay,
+  test,
+  typeLine,
+} from './fixtures';
 
 const checks = (page: Page) => page.getByRole('list', { name: 'Checks', exact: true });
 const found = (page: Page) => page.getByRole('list', { name: /^Found: / });
@@ -100,5 +111,67 @@ test(
     });
     await page.getByRole('button', { name: /^Bring in/ }).click();
     await expect(message(page, new RegExp(`^Imported .*${events} updated`))).toBeVisible();
+  },
+);
+
+test(
+  'a rule is made from a change, shapes what is typed and imported, and is switched off',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await goTo(page, 'Find');
+    await page.getByRole('textbox', { name: 'Find', exact: true }).fill('"petty cash"');
+    await page.getByRole('button', { name: 'Select all 1' }).click();
+    await page.getByRole('button', { name: 'Change…' }).click();
+    await panel(page, 'Change').getByRole('button', { name: 'Calendar', exact: true }).click();
+    await page.getByRole('radio', { name: 'Clients' }).click();
+    await page
+      .getByRole('checkbox', { name: 'Do this to new events titled “Petty cash” too' })
+      .check();
+    await page.getByRole('button', { name: 'Change 1 event' }).click();
+    await expect(message(page, 'Made the rule for "Petty cash"')).toBeVisible();
+
+    // Typed: said before it is kept, and kept so.
+    await goTo(page, 'Plan');
+    await enterLine(page, 'Petty cash run Thu 13:00');
+    await expect(message(page, /^Added “Petty cash run” to Clients/)).toBeVisible();
+    // A calendar that the line names holds.
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await typeLine(page, 'Petty cash box Thu 13:30');
+    const card = panel(page, 'Add an event');
+    await expect(card.getByText('By your rule for "Petty cash": calendar')).toBeVisible();
+    await card.getByRole('button', { name: 'Not this time' }).click();
+    await expect(card.getByRole('radio', { name: 'Workshop' })).toBeChecked();
+    await card.getByRole('button', { name: 'Keep' }).click();
+    await expect(message(page, /^Added “Petty cash box” to Workshop/)).toBeVisible();
+
+    // Imported.
+    const entry = (uid: string, title: string) =>
+      `BEGIN:VEVENT\r\nUID:${uid}\r\nDTSTAMP:20261101T000000Z\r\nSUMMARY:${title}\r\nDTSTART:20261203T090000Z\r\nDTEND:20261203T093000Z\r\nEND:VEVENT\r\n`;
+    await page.goto('/import');
+    await page.getByLabel('Calendar file').setInputFiles({
+      name: 'till.ics',
+      mimeType: 'text/calendar',
+      buffer: Buffer.from(
+        `BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//x//EN\r\n${entry('t1', 'Petty cash till')}END:VCALENDAR\r\n`,
+      ),
+    });
+    await expect(page.getByText('1 by your rules for new events')).toBeVisible();
+    await page.getByRole('button', { name: /^Bring in/ }).click();
+    await expect(message(page, /^Imported till\.ics/).first()).toBeVisible();
+    await goTo(page, 'Find');
+    await page.getByRole('textbox', { name: 'Find', exact: true }).fill('till');
+    await expect(
+      page.getByRole('region', { name: 'Results', exact: true }).getByRole('button').first(),
+    ).toHaveAccessibleName(/^Petty cash till, .*Clients/);
+
+    // Listed, tried on what is there, switched off.
+    await goTo(page, 'Tidy');
+    const rules = page.getByRole('list', { name: 'Rules for new events' });
+    await rules.getByRole('button', { name: 'Try on what is there' }).click();
+    await expect(page.getByText(/^1 of 4 would change\.$/)).toBeVisible();
+    await page.getByRole('button', { name: 'Back' }).click();
+    await rules.getByRole('checkbox').click();
+    await expect(message(page, 'Switched off the rule for "Petty cash"')).toBeVisible();
   },
 );

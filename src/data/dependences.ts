@@ -46,6 +46,7 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   categories: onKinds('category'),
   lenses: onKinds('lens'),
   questions: onKinds('question'),
+  rules: onKinds('tidyRule'),
   checks: onKinds('event', 'calendar', 'category', 'left', 'settings', 'colleague'),
   findings: onKinds('event', 'calendar', 'category', 'left', 'settings', 'colleague'),
   soon: onKinds('event', 'calendar', 'category', 'left', 'settings', 'colleague'),

@@ -105,3 +105,48 @@ test('an archive that does not hold everything takes nothing away', async () => 
     'Of 2 events, 1 came back from the file as they are.',
   );
 });
+
+test('an import is looked at, brought in tidied, and by the rules for new events', async () => {
+  const engine = await opened([
+    ...SEED,
+    {
+      type: 'tidyRule',
+      record: {
+        id: 'r',
+        order: 0,
+        words: 'rope',
+        steps: [{ kind: 'calendar', calendarId: 'clients' }],
+        isOn: true,
+      },
+    },
+  ]);
+  const entry = (uid: string, title: string, more: string) =>
+    `BEGIN:VEVENT\r\nUID:${uid}\r\nDTSTAMP:20261101T000000Z\r\nSUMMARY:${title}\r\n${more}END:VEVENT\r\n`;
+  const text = `BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//x//EN\r\n${[
+    entry(
+      'a',
+      'Gasket',
+      'DTSTART:20261126T090000Z\r\nDTEND:20261126T100000Z\r\nDESCRIPTION:Bring wire\r\n',
+    ),
+    entry('b', 'Rope', 'DTSTART:20261127T090000Z\r\nDTEND:20261127T100000Z\r\n'),
+    entry('c', 'Old', 'DTSTART:19991127T090000Z\r\nDTEND:19991127T100000Z\r\n'),
+  ].join('')}END:VCALENDAR\r\n`;
+  const file = Object.assign(new Blob([text]), { name: 'stores.ics' });
+  await done(engine, {
+    kind: 'setSettings',
+    before: engine.queries.settings(),
+    fields: { zone: 'Europe/London' },
+    label: 'Set',
+  } as never);
+  const preview = await engine.files.previewImport([file], NOW, () => undefined);
+  expect(preview.odd).toEqual({ doubles: ['Gasket'], oddZones: [], farYears: ['Old'], ruled: 1 });
+  const { added, updated } = await engine.files.applyImport(
+    { calendarId: 'work', isTidied: true },
+    NOW,
+  );
+  expect([added, updated]).toEqual([2, 1]);
+  const rope = engine.queries.lastLike('Rope');
+  expect(rope?.calendarId).toBe('clients');
+  const joined = ['one', 'two'].map((id) => engine.queries.event(id)?.notes);
+  expect(joined.join(' ')).toContain('Bring wire');
+});

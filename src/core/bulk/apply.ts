@@ -2,7 +2,7 @@ import type { CalendarEvent } from '../model/event';
 import { withImportance } from '../model/importance';
 import type { CalendarReminders } from '../reminders/following';
 import { remindersFor } from '../reminders/following';
-import type { BulkStep, Rewritten } from './steps';
+import type { BulkStep, Rewritten } from '../model/bulkSteps';
 import type { Replacer } from './texts';
 import { replacer, trimmed } from './texts';
 import { Refusal, stepTimes } from './times';

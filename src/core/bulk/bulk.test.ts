@@ -4,7 +4,7 @@ import { readyStep, applied } from './apply';
 import { differencesOf } from './differences';
 import { joined } from './joining';
 import { asSeries } from './seriesOfEvents';
-import type { BulkStep } from './steps';
+import type { BulkStep } from '../model/bulkSteps';
 import { replacer } from './texts';
 
 const LONDON = 'Europe/London';

@@ -8,7 +8,7 @@ import { newEvent, revised, uidOf } from '../model/event';
 import { DAY, formatDate, formatLocal, MINUTE, parseLocal } from '../time/civil';
 import { applied, readyStep } from './apply';
 import { planBulk } from './planBulk';
-import type { BulkStep } from './steps';
+import type { BulkStep } from '../model/bulkSteps';
 import { subjectsOf } from './subjects';
 
 const RUNS = Number(process.env['PROPERTY_RUNS'] ?? 150);

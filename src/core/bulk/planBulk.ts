@@ -10,7 +10,7 @@ import { parseDate } from '../time/civil';
 import type { EpochMs } from '../time/units';
 import type { ReadyStep } from './apply';
 import { applied, readyStep } from './apply';
-import type { BulkStep } from './steps';
+import type { BulkStep } from '../model/bulkSteps';
 import type { Subject } from './subjects';
 
 /** What becomes of one of the events that were selected. */

@@ -1,7 +1,7 @@
 import { count, sayLength, sayMinute, joinWords } from '../time/words';
 import type { HourCycle } from '../time/words';
 import type { BulkDeed } from './deeds';
-import type { BulkStep, StepKind } from './steps';
+import type { BulkStep, StepKind } from '../model/bulkSteps';
 
 /** What each kind of step is called in a list to choose from. */
 export const STEP_NAMES: Readonly<Record<StepKind, string>> = {
@@ -72,10 +72,13 @@ function sayStep(step: BulkStep, hourCycle: HourCycle): string {
   }
 }
 
+/** What steps set, in a few words: "calendar and categories". */
+export const sayRuleSteps = (steps: readonly BulkStep[], hourCycle: HourCycle): string =>
+  joinWords([...new Set(steps.map((step) => sayStep(step, hourCycle)))]);
+
 /** What was done to so many events, as a change is called: "Changed 12 events: calendar, 7 days on". */
 export function sayBulk(steps: readonly BulkStep[], events: number, hourCycle: HourCycle): string {
-  const said = [...new Set(steps.map((step) => sayStep(step, hourCycle)))];
-  return `Changed ${count(events, 'event')}: ${joinWords(said)}`;
+  return `Changed ${count(events, 'event')}: ${sayRuleSteps(steps, hourCycle)}`;
 }
 
 const DEEDS: Readonly<Record<BulkDeed['kind'], [string, string]>> = {

@@ -1,6 +1,6 @@
 import isSafe from 'safe-regex2';
 import { foldPlaced } from '../query/fold';
-import type { Matching } from './steps';
+import type { Matching } from '../model/bulkSteps';
 
 /** Replaces what is found in a text. */
 export type Replacer = (text: string) => string;

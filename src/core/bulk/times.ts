@@ -6,7 +6,7 @@ import { durationOf, isWholeDay, lastsForward } from '../model/event';
 import { DAY, dayOfWall, formatDate, formatLocal, MINUTE, parseLocal } from '../time/civil';
 import type { WallMs } from '../time/units';
 import { instantFromWall } from '../time/zones';
-import type { BulkStep } from './steps';
+import type { BulkStep } from '../model/bulkSteps';
 
 /** Steps that say when an event is. */
 export type TimeStep = Extract<

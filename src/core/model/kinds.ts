@@ -4,6 +4,7 @@ import { category, colleague, settings, task } from './others';
 import { reminding } from '../reminders/reminding';
 import { left } from './left';
 import { question } from './question';
+import { tidyRule } from './tidyRule';
 import { lens } from './view';
 import type { z } from './zod';
 
@@ -59,6 +60,13 @@ export const KINDS = {
     schema: left,
     one: 'finding left as it is',
     many: 'findings left as they are',
+    isOnCalendar: false,
+    isInBackup: true,
+  },
+  tidyRule: {
+    schema: tidyRule,
+    one: 'rule for new events',
+    many: 'rules for new events',
     isOnCalendar: false,
     isInBackup: true,
   },

@@ -3,7 +3,7 @@ import { planDeed } from '@/core/bulk/deeds';
 import type { BulkManner, BulkPlan } from '@/core/bulk/planBulk';
 import { planBulk } from '@/core/bulk/planBulk';
 import { sayBulk, sayDeed } from '@/core/bulk/sayBulk';
-import type { BulkStep } from '@/core/bulk/steps';
+import type { BulkStep } from '@/core/model/bulkSteps';
 import type { Chosen, Subject } from '@/core/bulk/subjects';
 import { subjectsOf } from '@/core/bulk/subjects';
 import type { ChangedDatesFate, Scope } from '@/core/editing/series/edit';

@@ -24,6 +24,7 @@ import {
 import { keepLens, moveLens, removeLens } from './lenses';
 import type { Plan, Situation } from './plan';
 import { keepQuestion, removeQuestion } from './questions';
+import { keepRule, removeRule } from './rules';
 import { editSeriesDates, removeSeriesDates, restoreSeriesDate } from './series';
 import { setSettings } from './settings';
 import { sweepSeries } from './sweep';
@@ -58,6 +59,8 @@ const PLANNERS = {
   removeLens,
   keepQuestion,
   removeQuestion,
+  keepRule,
+  removeRule,
   setSettings,
   sweepSeries,
   changeMany,

@@ -58,7 +58,7 @@ export class Files {
 
   /** Brings in what the last preview read, as one change. `now` is epoch ms. */
   async applyImport(target: ImportTarget, now: EpochMs): Promise<ImportResult> {
-    const { label, edits, added, updated } = await this.importer.plan(target);
+    const { label, edits, added, updated } = await this.importer.plan(target, now);
     if (edits.length) await this.parts.commands.keep({ label, at: now, edits });
     this.importer.forget();
     return { added, updated, label };

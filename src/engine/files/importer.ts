@@ -20,6 +20,12 @@ import type { Calendar } from '@/core/model/calendar';
 import type { EventTime } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
+import { DEFAULT_SETTINGS } from '@/core/model/others';
+import { titleOf } from '@/core/model/titleOf';
+import { odditiesOf, tidied } from '@/core/tidy/incoming';
+import { ruled, rulesFor } from '@/core/tidy/rules';
+import { dayOfWall } from '@/core/time/civil';
+import { wallFromInstant } from '@/core/time/zones';
 import { nanoid } from 'nanoid';
 import type { EpochMs } from '@/core/time/units';
 import type { Edit } from '../change';
@@ -66,6 +72,8 @@ export interface ImportPreview {
   /** Problems in all; `skipped` lists the first of them. */
   problems: number;
   notes: string[];
+  /** New ones that are there already, or are at night and fit another zone, or in years far away; and that rules are for. */
+  odd: { doubles: string[]; oddZones: string[]; farYears: string[]; ruled: number };
 }
 
 /** A table file, opened but not read yet. */
@@ -83,7 +91,10 @@ export interface TableLook {
 }
 
 /** The calendar that new events go to: one that is there, or a new one. */
-export type ImportTarget = { calendarId: string } | { newCalendar: Calendar };
+export type ImportTarget = ({ calendarId: string } | { newCalendar: Calendar }) & {
+  /** Whether what is odd is put right on the way. */
+  isTidied?: boolean;
+};
 
 export interface ImportResult {
   added: number;
@@ -167,7 +178,8 @@ export class Importer {
   private look(fileName: string, contents: FileContents): ImportPreview {
     const { contents: bare, inside } = withoutFiles(contents);
     this.read = { fileName, contents: bare, inside };
-    return describe(fileName, bare, this.compared(this.categorised(bare).contents, 'preview'));
+    const plan = this.compared(this.categorised(bare).contents, 'preview');
+    return { ...describe(fileName, bare, plan), odd: this.odd(plan) };
   }
 
   /**
@@ -235,6 +247,69 @@ export class Importer {
     return planImport(contents, calendarId, present, () => nanoid(12));
   }
 
+  /** The zone that the person lives by, and what is there, for looking at what comes in. */
+  private get around() {
+    const settings = this.repository.get('settings', 'mine') ?? DEFAULT_SETTINGS;
+    const zone = settings.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
+    const own = new Set(
+      this.repository
+        .all('calendar')
+        .flatMap((c) => (c.kind === 'own' && c.removedAt === undefined ? [c.id] : [])),
+    );
+    const events = this.repository
+      .all('event')
+      .filter(({ removedAt, calendarId }) => removedAt === undefined && own.has(calendarId));
+    const today = dayOfWall(wallFromInstant(Date.now(), zone));
+    return { settings, zone, events, today };
+  }
+
+  /** What is odd about the new events of a file, by their titles. */
+  private odd(plan: ImportPlan): ImportPreview['odd'] {
+    const incoming = newOnes(plan);
+    const { doubles, oddZones, farYears } = odditiesOf(incoming, this.around);
+    const titles = (places: Iterable<number>) => [...places].map((i) => titleOf(incoming[i]!));
+    const rules = this.repository.all('tidyRule');
+    return {
+      doubles: titles(doubles.keys()),
+      oddZones: titles(oddZones.keys()),
+      farYears: titles(farYears),
+      ruled: incoming.filter(({ title }) => rulesFor(title, rules).length > 0).length,
+    };
+  }
+
+  /** New events as the person's rules have them. */
+  private asRuled(plan: ImportPlan): ImportPlan {
+    const rules = this.repository.all('tidyRule').sort((a, b) => a.order - b.order);
+    if (!rules.length) return plan;
+    const { zone } = this.around;
+    const calendarOf = (id: string) => this.repository.get('calendar', id);
+    const events = plan.events.map((planned) => {
+      if (planned.fate !== 'new') return planned;
+      const how = { viewZone: zone, said: new Set<never>(), calendarOf };
+      return { ...planned, after: ruled(planned.after, rules, how).event };
+    });
+    return { ...plan, events };
+  }
+
+  /** New events put right: doubles become part of what is there, the rest comes in. */
+  private asTidied(plan: ImportPlan, now: EpochMs): { plan: ImportPlan; joined: Edit[] } {
+    const incoming = newOnes(plan);
+    const { around } = this;
+    const odd = odditiesOf(incoming, around);
+    const { incoming: left, joined } = tidied(incoming, odd, around.zone, now);
+    const byId = new Map(left.map((event) => [event.id, event]));
+    const events = plan.events.flatMap((planned) => {
+      if (planned.fate !== 'new') return [planned];
+      const after = byId.get(planned.after.id);
+      return after ? [{ ...planned, after }] : [];
+    });
+    const counts = { ...plan.counts, new: left.length };
+    return {
+      plan: { ...plan, events, counts },
+      joined: joined.map(({ before, after }): Edit => ({ type: 'event', before, after })),
+    };
+  }
+
   /** New events that name one of the person's calendars go there, whatever was chosen for the rest. */
   private onNamedCalendars(plan: ImportPlan, { calendarNames }: FileContents): ImportPlan {
     if (!calendarNames.size) return plan;
@@ -252,7 +327,10 @@ export class Importer {
    * The change that brings in what the last preview read.
    * @throws FileError when none was, or its calendar is gone.
    */
-  async plan(target: ImportTarget): Promise<Plan & Pick<ImportResult, 'added' | 'updated'>> {
+  async plan(
+    target: ImportTarget,
+    now: EpochMs,
+  ): Promise<Plan & Pick<ImportResult, 'added' | 'updated'>> {
     if (!this.read) throw new FileError('Choose the file again: nothing is waiting to come in.');
     const { fileName, inside } = this.read;
     const { contents, made } = this.categorised(this.read.contents);
@@ -260,7 +338,11 @@ export class Importer {
       'calendarId' in target ? this.repository.get('calendar', target.calendarId) : undefined;
     const calendar = 'newCalendar' in target ? target.newCalendar : existing;
     if (!calendar) throw new FileError('The chosen calendar is gone. Choose another one.');
-    const plan = this.onNamedCalendars(this.compared(contents, calendar.id), contents);
+    const compared = this.onNamedCalendars(this.compared(contents, calendar.id), contents);
+    const whole = this.asRuled(compared);
+    const { plan, joined } = target.isTidied
+      ? this.asTidied(whole, now)
+      : { plan: whole, joined: [] };
     const comesFrom = plan.events.filter(({ fate }) => fate === 'new' || fate === 'updated');
     const events = await withFilesKept(comesFrom, inside, this.files);
     const edits: Edit[] = [
@@ -275,13 +357,14 @@ export class Importer {
         after,
       })),
     ];
+    edits.push(...joined);
     edits.push(...made.map((after): Edit => ({ type: 'category', before: null, after })));
     const filled = withFileExtras(calendar, contents);
     const comesIn = plan.counts.new > 0 || plan.tasks.length > 0;
     if (existing ? filled !== existing : comesIn)
       edits.unshift({ type: 'calendar', before: existing ?? null, after: filled });
     const { new: added, updated } = plan.counts;
-    return { label: `Imported ${fileName}`, edits, added, updated };
+    return { label: `Imported ${fileName}`, edits, added, updated: updated + joined.length };
   }
 
   /** What was read is not asked for any more. */
@@ -299,7 +382,14 @@ function checkSize(file: Blob): void {
   );
 }
 
-function describe(fileName: string, contents: FileContents, plan: ImportPlan): ImportPreview {
+const newOnes = ({ events }: Pick<ImportPlan, 'events'>) =>
+  events.flatMap(({ fate, after }) => (fate === 'new' ? [after] : []));
+
+function describe(
+  fileName: string,
+  contents: FileContents,
+  plan: ImportPlan,
+): Omit<ImportPreview, 'odd'> {
   const events = plan.events;
   return {
     fileName,

@@ -12,6 +12,7 @@ import { inOrder } from '@/core/model/order';
 import type { Category, Settings } from '@/core/model/others';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import type { Question } from '@/core/model/question';
+import type { TidyRule } from '@/core/model/tidyRule';
 import type { Lens } from '@/core/model/view';
 import type { SweepStep } from '@/core/tidy/sweep';
 import { dayOfWall, DAYS_A_WEEK, MINUTE } from '@/core/time/civil';
@@ -90,6 +91,11 @@ export class Queries {
   /** Questions that were kept, in their order. */
   questions(): Question[] {
     return inOrder(this.records.all('question'));
+  }
+
+  /** Rules for new events, in their order. */
+  rules(): TidyRule[] {
+    return this.records.all('tidyRule').sort((a, b) => a.order - b.order);
   }
 
   lenses(): Lens[] {

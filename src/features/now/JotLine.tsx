@@ -20,6 +20,9 @@ import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
+import { ByRule } from '@/features/tidy/ByRule';
+import { useRuled } from '@/data/rules';
+import { saidFields } from './saidFields';
 import { JotHints } from './JotHints';
 import { useJot } from './useJot';
 
@@ -62,6 +65,8 @@ export function JotLine({ day, calendars, preferences }: Props) {
     const when = { span, repeat, reminders, clock, zone, workdays, now: at };
     return draftOf({ ...when, fields, calendar });
   }
+  const byRule = useRuled(made(instant), saidFields(jot));
+  const onCalendar = own.find(({ id }) => id === byRule.event.calendarId) ?? calendar;
   const hasZone = isGood && (jot.zone !== null || calendar.zone !== undefined);
   const itsOwn = hasZone ? ownTimes(made(instant), clock, wording) : null;
 
@@ -69,7 +74,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
     if (line.trim() === '') return;
     // Typed faster than the store opens: not kept, and not without a word.
     if (!isGood) return say('Your calendars are still being opened. Try again in a moment.');
-    if (await act({ kind: 'addEvent', event: made(Date.now()) })) type('');
+    if (await act({ kind: 'addEvent', event: byRule.event })) type('');
   }
 
   return (
@@ -97,6 +102,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
           onOther={read.takeOther}
         />
       )}
+      {isGood && <ByRule {...byRule} />}
       {isGood && (
         <Text role="status" variant="bodySmall" style={{ color: palette.dim }}>
           {[
@@ -104,7 +110,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
             saySpanFrom(wallFromInstant(instant, clock), span, wording) + length,
             isGood ? saySeries(made(instant), instant, wording) : null,
             jot.place,
-            calendar.name,
+            onCalendar?.name,
             itsOwn,
             jot.reminders && sayReminders(jot.reminders, span, { ...wording, clock }),
             sayExtras({ ...NO_EXTRAS, ...jot.extras }),

@@ -1,9 +1,12 @@
 import { useRouter } from 'expo-router';
+import { nanoid } from 'nanoid';
 import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, HelperText, Text } from 'react-native-paper';
 import type { BulkDeed } from '@/core/bulk/deeds';
-import type { BulkStep } from '@/core/bulk/steps';
+import type { BulkStep } from '@/core/model/bulkSteps';
+import { plain } from '@/core/tidy/likeness';
+import { ruledSteps } from '@/core/tidy/rules';
 import { count } from '@/core/time/words';
 import type { ManyRequest } from '@/data/bulk';
 import { useBulkPreview } from '@/data/bulk';
@@ -11,6 +14,8 @@ import { useDo } from '@/data/commands';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars, useCategories } from '@/data/queries';
 import { selection, useSelection } from '@/data/selection';
+import { useStepsToTry } from '@/data/stepsToTry';
+import type { BulkPreview } from '@/engine/bulk/bulk';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Card } from '@/ui/Card';
 import { Check } from '@/ui/Check';
@@ -41,7 +46,8 @@ const SCOPES: Scopes = { scope: 'this', scopes: {}, fate: 'keep' };
 function useRequest(clock: string) {
   const ids = useSelection();
   const [way, setWay] = useState<Way>('change');
-  const [steps, setSteps] = useState<BulkStep[]>([]);
+  const toTry = useStepsToTry();
+  const [steps, setSteps] = useState<BulkStep[]>([...toTry]);
   const [copy, setCopy] = useState<{ days: number; calendarId: string | null }>({
     days: 7,
     calendarId: null,
@@ -68,6 +74,15 @@ function useRequest(clock: string) {
   };
 }
 
+/** The title that all selected events have, as people mean it; null when they have several. */
+function sharedTitle({ lines, total }: BulkPreview): string | null {
+  const [first] = lines;
+  if (!first || total > lines.length || !plain(first.title)) return null;
+  return lines.every(({ title }) => plain(title) === plain(first.title))
+    ? first.title.trim()
+    : null;
+}
+
 /** Changes what is selected: first all of it is looked at, then it is done as one change. */
 export function ChangeScreen() {
   const preferences = usePreferences();
@@ -79,13 +94,23 @@ export function ChangeScreen() {
   const { ids, way, copy, asked } = request;
   const deferred = useDeferredValue(asked);
   const { data: preview, error, isPlaceholderData } = useBulkPreview(deferred);
+  const [isRule, setRule] = useState(false);
   const isLooking = deferred !== asked || isPlaceholderData;
   const changed = asked && preview && !error ? preview.changed : 0;
 
   const leave = () => (router.canGoBack() ? router.back() : router.navigate('/'));
 
+  const shared = way === 'change' && preview ? sharedTitle(preview) : null;
+  const steps = ruledSteps(request.steps);
+  const canRule = shared !== null && steps.length > 0;
+
   async function carryOut() {
     if (!asked || !(await act(asked))) return;
+    if (canRule && isRule) {
+      const words = `"${shared.replaceAll('"', ' ')}"`;
+      const rule = { id: nanoid(12), order: Date.now(), words, steps, isOn: true };
+      await act({ kind: 'keepRule', before: null, rule });
+    }
     selection.clear();
     leave();
   }
@@ -152,6 +177,13 @@ export function ChangeScreen() {
       )}
       {preview && preview.series.length > 0 && (
         <ScopesCard series={preview.series} value={request.scopes} onChange={request.setScopes} />
+      )}
+      {canRule && (
+        <Check
+          label={`Do this to new events titled “${shared}” too`}
+          isOn={isRule}
+          onChange={setRule}
+        />
       )}
       {error && (
         <HelperText type="error" role="alert" padding="none">

@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { HelperText } from 'react-native-paper';
-import type { BulkStep, Matching } from '@/core/bulk/steps';
-import { REWRITTEN } from '@/core/bulk/steps';
+import type { BulkStep, Matching } from '@/core/model/bulkSteps';
+import { REWRITTEN } from '@/core/model/bulkSteps';
 import type { Calendar } from '@/core/model/calendar';
 import type { Category } from '@/core/model/others';
 import type { Preferences } from '@/data/preferences';

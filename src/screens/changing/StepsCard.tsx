@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 import { STEP_NAMES } from '@/core/bulk/sayBulk';
-import type { BulkStep } from '@/core/bulk/steps';
+import type { BulkStep } from '@/core/model/bulkSteps';
 import { dayOfWall } from '@/core/time/civil';
 import { useWallNow } from '@/data/now';
 import { Card } from '@/ui/Card';

@@ -1,4 +1,4 @@
-import type { BulkStep, StepKind } from '@/core/bulk/steps';
+import type { BulkStep, StepKind } from '@/core/model/bulkSteps';
 import { formatDate } from '@/core/time/civil';
 import type { DayNumber } from '@/core/time/units';
 

@@ -13,6 +13,7 @@ import { useCalendars } from '@/data/queries';
 import type { ImportPreview, ImportTarget } from '@/engine/files/importer';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Card } from '@/ui/Card';
+import { Check } from '@/ui/Check';
 import { Page } from '@/ui/Page';
 import { ToggleChip } from '@/ui/ToggleChip';
 import { TextField } from '@/ui/TextField';
@@ -38,15 +39,20 @@ function Target({ preview, isBusy, onKeep, onStop }: TargetProps) {
   const [chosenId, setChosenId] = useState<string | null>(alike?.id ?? null);
   const [name, setName] = useState(preview.calendarName);
   const isNew = chosenId === null;
+  const { doubles, oddZones } = preview.odd;
+  const canTidy = doubles.length + oddZones.length > 0;
+  const [wantsTidy, setWantsTidy] = useState(false);
+  const isTidied = canTidy && wantsTidy;
   const changes = preview.fates.new + preview.fates.updated + preview.counts.tasks;
 
   function keep() {
     if (!isNew) {
-      onKeep({ calendarId: chosenId });
+      onKeep({ calendarId: chosenId, isTidied });
       return;
     }
     const order = Math.max(-1, ...calendars.map((calendar) => calendar.order)) + 1;
     onKeep({
+      isTidied,
       newCalendar: newCalendar({
         id: nanoid(12),
         name: name.trim(),
@@ -64,6 +70,13 @@ function Target({ preview, isBusy, onKeep, onStop }: TargetProps) {
       <CalendarChoice calendars={own} chosenId={chosenId ?? ''} onChoose={setChosenId} />
       {isNew && <TextField label="Name of the new calendar" value={name} onChangeText={setName} />}
       <Text variant="bodySmall">What updates an event stays on that event’s calendar.</Text>
+      {canTidy && (
+        <Check
+          label="Tidied: what is there already is joined with it, and nights go to the zone that they fit"
+          isOn={wantsTidy}
+          onChange={setWantsTidy}
+        />
+      )}
       {isBusy && <ProgressBar indeterminate aria-label="Keeping" />}
       <View style={styles.buttons}>
         <Button onPress={onStop} disabled={isBusy}>

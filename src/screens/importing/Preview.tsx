@@ -59,6 +59,26 @@ function summary({ fates, series, counts }: ImportPreview): string[] {
   ];
 }
 
+/** A few titles, and how many there are besides. */
+const sayTitles = (titles: readonly string[]) =>
+  titles
+    .slice(0, 3)
+    .map((title) => `“${title}”`)
+    .join(', ') + (titles.length > 3 ? ` and ${titles.length - 3} more` : '');
+
+/** What is odd about the new ones; empty when nothing is. */
+function oddities({ odd }: ImportPreview): string[] {
+  const { doubles, oddZones, farYears, ruled } = odd;
+  const said = (titles: readonly string[], what: string) =>
+    titles.length ? [`${titles.length} ${what}: ${sayTitles(titles)}`] : [];
+  return [
+    ...said(doubles, doubles.length === 1 ? 'is there already' : 'are there already'),
+    ...said(oddZones, 'at night by their own clock, by day in another of your zones'),
+    ...said(farYears, 'in years far away'),
+    ...(ruled ? [`${ruled} by your rules for new events`] : []),
+  ];
+}
+
 /** What a file would bring: counts, first rows, and what stays out with its reason. */
 export function Preview({ preview }: { preview: ImportPreview }) {
   const palette = usePalette();
@@ -75,6 +95,13 @@ export function Preview({ preview }: { preview: ImportPreview }) {
           </Text>
         ))}
       </Card>
+      {oddities(preview).length > 0 && (
+        <Card title="Looked at before it comes in">
+          {oddities(preview).map((line) => (
+            <Text key={line}>{line}</Text>
+          ))}
+        </Card>
+      )}
       {problems > 0 && (
         <Card title={`${count(problems, 'line')} to know about`}>
           <View role="list" aria-label="What stays out" style={styles.list}>

@@ -26,6 +26,7 @@ import { ArchiveCard } from './ArchiveCard';
 import { ChecksCard } from './ChecksCard';
 import { FilesCard } from './FilesCard';
 import { FindingsCard } from './FindingsCard';
+import { RulesCard } from './RulesCard';
 import { SeriesPicker } from './SeriesPicker';
 import { SweepItemRow } from './SweepItemRow';
 
@@ -215,6 +216,7 @@ export function TidyScreen() {
         <ChecksCard open={open} onOpen={show} />
       )}
       <Sweep key={series ?? 'all'} first={series ?? null} />
+      <RulesCard />
       <ArchiveCard />
       <FilesCard />
     </Page>

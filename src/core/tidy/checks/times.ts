@@ -22,7 +22,11 @@ const isDaytime = (minute: number) => minute >= 8 * 60 && minute < 18 * 60;
 const LONGEST = 4 * HOUR;
 
 /** Zones that an event may have been meant in: home, those that are watched, and those of other events. */
-function likelyZones({ events, settings, zone }: World): string[] {
+export function likelyZones({
+  events,
+  settings,
+  zone,
+}: Pick<World, 'events' | 'settings' | 'zone'>): string[] {
   const counts = new Map<string, number>();
   for (const { start } of events) {
     const own = zoneOf(start);
@@ -36,7 +40,7 @@ function likelyZones({ events, settings, zone }: World): string[] {
 }
 
 /** A zone by whose clock the same moment is in the day, where an event's own has it at night. */
-function fittingZone(event: CalendarEvent, zones: readonly string[]): string | null {
+export function fittingZone(event: CalendarEvent, zones: readonly string[]): string | null {
   const own = zoneOf(event.start);
   if (own === null || isWholeDay(event) || durationOf(event) > LONGEST) return null;
   if (!isOdd(minuteOfDay(wallOf(event.start)))) return null;
@@ -44,6 +48,17 @@ function fittingZone(event: CalendarEvent, zones: readonly string[]): string | n
   const fits = (zone: string) =>
     zone !== own && isDaytime(minuteOfDay(wallFromInstant(instant, zone)));
   return zones.find(fits) ?? null;
+}
+
+/** The same moments by another zone's clock. `viewZone` is the clock of times that float. */
+export function onZone(
+  { start, end }: Pick<CalendarEvent, 'start' | 'end'>,
+  zone: string,
+  viewZone: string,
+): Pick<CalendarEvent, 'start' | 'end'> {
+  const turned = (time: EventTime) =>
+    timeOfInstant(instantFromWall(wallOf(time), zoneOf(time) ?? viewZone), zone);
+  return { start: turned(start), end: turned(end) };
 }
 
 /** Events at night by their own clock, and by day in another zone that is known. */
@@ -74,10 +89,7 @@ export const oddHours: Check = {
     const event = hand.event(ids[0]!);
     const zone = event && fittingZone(event, likelyZones(world));
     if (!event || !zone) return;
-    const turned = (time: EventTime) =>
-      timeOfInstant(instantFromWall(wallOf(time), zoneOf(time) ?? world.zone), zone);
-    const times = { start: turned(event.start), end: turned(event.end) };
-    hand.putEvent(revised(event, times, world.now));
+    hand.putEvent(revised(event, onZone(event, zone, world.zone), world.now));
   },
 };
 

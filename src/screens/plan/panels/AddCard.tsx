@@ -9,6 +9,7 @@ import { Consequences } from '@/features/event/Consequences';
 import { Foresight } from '@/features/event/Foresight';
 import { sayExtras } from '@/core/jot/extras';
 import { RemindersPart, sayWhose } from '@/features/reminders/RemindersPart';
+import { ByRule } from '@/features/tidy/ByRule';
 import { RepeatFields } from '@/features/event/RepeatFields';
 import { TimesFields } from '@/features/event/TimesFields';
 import { Understood } from '@/features/event/Understood';
@@ -39,7 +40,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
     useAdding(adding);
   const { times, place, repeat, calendar, calendarId, categories, categoryIds } = made;
   const { event, problem, instant, atHome, itsOwn, canKeep, report, keep } = made;
-  const { read, asLastTime } = made;
+  const { read, asLastTime, byRule } = made;
   const now = wallFromInstant(instant, preferences.clock);
   const length = span.wholeDay ? '' : ` · ${sayLength((span.end - span.start) / MINUTE)}`;
   return (
@@ -91,6 +92,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
             {`As last time: ${asLastTime.says}`}
           </Button>
         )}
+        <ByRule {...byRule} />
         <Understood
           icon="clock-outline"
           name="When"

@@ -20,7 +20,9 @@ import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useCategories, useLastLike } from '@/data/queries';
+import { useRuled } from '@/data/rules';
 import type { ChosenJot } from '@/features/now/useJot';
+import { saidFields } from '@/features/now/saidFields';
 import { useJot } from '@/features/now/useJot';
 import { useReadable } from '@/ui/unreadable';
 
@@ -99,6 +101,13 @@ function useAsLastTime(
   return words.length ? { says: words.join(', '), take: () => correct(fields) } : null;
 }
 
+/** What was put right by hand of what rules set. */
+const ofRules = ({ calendarId, categoryIds, reminders }: Corrections) => ({
+  calendarId,
+  categoryIds,
+  reminders,
+});
+
 /** A new event that is being made from a line, and from what is corrected in what was understood. */
 export function useAdding(adding: Adding) {
   const { span: pressed, day, calendars, preferences, defaultCalendarId } = adding;
@@ -135,13 +144,16 @@ export function useAdding(adding: Adding) {
   // What the line says by itself begins where it fits already, by the clock that it names.
   const span = meant === read.span ? meant : begun(meant, repeat, workdays);
   const place = corrections.place ?? jot.place;
-  const calendarId = corrections.calendarId ?? jot.calendarId;
-  const calendar = calendars.find(({ id }) => id === calendarId);
-  const categoryIds = corrections.categoryIds ?? jot.categoryIds;
+  const jottedId = corrections.calendarId ?? jot.calendarId;
+  const jotted = calendars.find(({ id }) => id === jottedId);
+  const jottedCategories = corrections.categoryIds ?? jot.categoryIds;
   const reminders = corrections.reminders === undefined ? jot.reminders : corrections.reminders;
   const times = corrections.times ?? timesOf(span);
   const problem = timesProblem(times);
-  const event = draft();
+  const byRule = useRuled(draft(), saidFields(jot, ofRules(corrections)));
+  const { event } = byRule;
+  const { calendarId, categoryIds } = event;
+  const calendar = calendars.find((one) => one.id === calendarId);
   const atHome = homeTimes(span, clock, home, wording);
   // A calendar may have a zone of its own.
   const itsOwn = jot.zone || calendar?.zone ? ownTimes(event, clock, wording) : null;
@@ -156,9 +168,10 @@ export function useAdding(adding: Adding) {
 
   function draft(): CalendarEvent {
     const { title, link, zone, extras } = jot;
-    const fields = { id, calendarId, title, place, categoryIds, link, ...extras };
+    const where = { calendarId: jottedId, categoryIds: jottedCategories };
+    const fields = { id, ...where, title, place, link, ...extras };
     const when = { span, repeat, reminders, clock, zone, workdays, now: Date.now() };
-    return draftOf({ ...when, fields, calendar });
+    return draftOf({ ...when, fields, calendar: jotted });
   }
 
   async function keep() {
@@ -199,6 +212,7 @@ export function useAdding(adding: Adding) {
     categories,
     categoryIds,
     event,
+    byRule,
     problem,
     instant,
     atHome,

@@ -76,38 +76,6 @@ describe('what the sheet lets through', () => {
     expect(onFilter.mock.calls.at(-1)![0].availability).toEqual(['free']);
   });
 
-  test('a part is added by name, turned round, and taken away; what is turned round has a chip', () => {
-    const { onFilter } = draw({ kinds: ['series'] });
-    press('button', 'More exact');
-    press('button', 'People');
-    fireEvent.change(screen.getByRole('textbox', { name: 'A name or an address' }), {
-      target: { value: 'Mei' },
-    });
-    press('button', 'Turned round: not');
-    expect(onFilter).toHaveBeenLastCalledWith({
-      ...EMPTY_FILTER,
-      kinds: ['series'],
-      people: 'Mei',
-      not: ['people'],
-    });
-    const dialog = screen.getByRole('dialog', { name: 'People' });
-    fireEvent.click(within(dialog).getByRole('button', { name: 'Done' }));
-    expect(screen.getByRole('button', { name: 'People: not with Mei. Change' })).toBeTruthy();
-    press('button', 'Take away: not with Mei');
-    expect(onFilter).toHaveBeenLastCalledWith({ ...EMPTY_FILTER, kinds: ['series'] });
-  });
-
-  test('days are asked for in words, and what names none is told', () => {
-    const { onFilter } = draw();
-    press('button', 'More exact');
-    press('button', 'Dates');
-    const words = screen.getByRole('textbox', { name: 'Days in words' });
-    fireEvent.change(words, { target: { value: 'march 2027' } });
-    expect(onFilter.mock.calls.at(-1)![0].dates).toEqual({ from: '2027-03-01', to: '2027-03-31' });
-    fireEvent.change(words, { target: { value: 'lamp' } });
-    expect(screen.getByText(/^That names no days/)).toBeTruthy();
-  });
-
   test('says how many are hidden, and clears everything in one press', () => {
     const { onFilter, onClose } = draw({ text: 'lens', kinds: ['wholeDay'] });
     expect(screen.getByRole('status')).toHaveTextContent('3 hidden');

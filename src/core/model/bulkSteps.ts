@@ -1,14 +1,6 @@
-import {
-  availability,
-  hexColour,
-  id,
-  plainDate,
-  reminder,
-  visibility,
-  zoneName,
-} from '../model/common';
-import { IMPORTANCES } from '../model/importance';
-import { z } from '../model/zod';
+import { availability, hexColour, id, plainDate, reminder, visibility, zoneName } from './common';
+import { IMPORTANCES } from './importance';
+import { z } from './zod';
 
 const minuteOfDay = z.number().int().min(0).max(1439);
 /** A month at the most: what lasts longer is given days. */

@@ -1,0 +1,31 @@
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import { sayRuleSteps } from '@/core/bulk/sayBulk';
+import { usePreferences } from '@/data/preferences';
+import type { Ruled } from '@/data/rules';
+import { Icon } from '@/ui/icons/Icon';
+import { usePalette } from '@/ui/theme/theme';
+
+/** Says which rules shape what is being added, and keeps them out of it by one press. */
+export function ByRule({ by, leaveOut }: Pick<Ruled, 'by' | 'leaveOut'>) {
+  const palette = usePalette();
+  const { wording } = usePreferences();
+  if (!by.length) return null;
+  const said = by
+    .map(({ words, steps }) => `${words}: ${sayRuleSteps(steps, wording.hourCycle)}`)
+    .join(' · ');
+  return (
+    <View role="status" style={[styles.line, { backgroundColor: palette.accentWash }]}>
+      <Icon name="broom" size={18} color={palette.accent} />
+      <Text variant="bodySmall" style={styles.text}>{`By your rule for ${said}`}</Text>
+      <Button compact onPress={leaveOut}>
+        Not this time
+      </Button>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  line: { flexDirection: 'row', alignItems: 'center', gap: 8, borderRadius: 8, paddingLeft: 8 },
+  text: { flex: 1, minWidth: 0 },
+});
