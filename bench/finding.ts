@@ -81,7 +81,7 @@ export async function benchFinding(
     leftOut: [],
     zone: ZONE,
   };
-  const manner = { now: NOW, wording: WORDING, clock: ZONE };
+  const manner = { now: NOW, wording: WORDING, clock: ZONE, home: ZONE };
   const preview = timed(() => engine.bulk.preview(request, manner));
   report(`bulk: ${MANY.toLocaleString('en')} looked at before`, preview.ms, 'ms');
   const before = performance.now();

@@ -84,6 +84,8 @@ async function reminders(page) {
 /** What would have gone out by mail. */
 async function outbox(page) {
   await page.goto(`${URL}/settings`);
+  // What is typed before the settings are read gives way to them.
+  await page.getByText(/\d events, /).waitFor();
   const address = page.getByRole('textbox', { name: 'Mails go to' });
   await address.fill('office@quay.example');
   await address.press('Enter');

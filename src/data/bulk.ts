@@ -20,11 +20,11 @@ export type ManyRequest =
 
 /** What would become of many events; the error says why it can't be done at all. */
 export function useBulkPreview(asked: ManyRequest | null) {
-  const { wording, clock } = usePreferences();
+  const { wording, clock, zone: home } = usePreferences();
   return useEngineQuery<BulkPreview>(
     ['bulkPreview', asked, clock],
     async (engine) => {
-      const manner = { now: Date.now(), wording, clock };
+      const manner = { now: Date.now(), wording, clock, home };
       if (asked?.kind === 'changeMany') return engine.bulk.preview(asked.request, manner);
       if (asked) return engine.bulk.deedPreview(asked.request, manner);
       throw new RangeError('Nothing was chosen to be done.');

@@ -10,6 +10,7 @@ const MANNER = {
   now: NOW,
   wording: { locale: 'en-GB', hourCycle: '24' as const },
   clock: LONDON,
+  home: LONDON,
 };
 
 const on = (day: string, from = '09:00', to = '10:00') => ({

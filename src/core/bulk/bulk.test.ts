@@ -1,5 +1,6 @@
 import type { CalendarEvent } from '../model/event';
 import { newEvent } from '../model/event';
+import { sheetClock } from '../time/sheetClock';
 import { readyStep, applied } from './apply';
 import { differencesOf } from './differences';
 import { joined } from './joining';
@@ -172,6 +173,7 @@ const SAID = {
   locale: 'en-GB',
   hourCycle: '24' as const,
   clock: LONDON,
+  home: LONDON,
   calendarOf: (id: string) => ({ ...CALENDAR, name: id === 'c' ? 'Workshop' : 'Clients' }),
   categoryName: (id: string) => id,
 };
@@ -199,6 +201,20 @@ test('what differs is said, and nothing else', () => {
     { name: 'Ink', before: 'of its calendar', after: 'Kelp' },
   ]);
   expect(differencesOf(event(), event(), SAID)).toEqual([]);
+});
+
+test('on days of travel the clock of the place is named', () => {
+  const clock = sheetClock(LONDON, [
+    { from: '2026-11-25', to: '2026-11-25', zone: 'America/Halifax' },
+  ]);
+  const { after: moved } = after({ kind: 'shiftDays', days: 1 });
+  expect(differencesOf(event(), moved, { ...SAID, clock })).toEqual([
+    {
+      name: 'When',
+      before: 'Tue 24 Nov, 09:10 – 10:00',
+      after: 'Wed 25 Nov, 05:10 – 06:00 in Halifax',
+    },
+  ]);
 });
 
 test('joined events keep everything that any of them says', () => {

@@ -1,4 +1,5 @@
 import { inkName } from '../calendars/inks';
+import { sayClock } from '../editing/bothTimes';
 import { wallOnClock } from '../editing/times';
 import type { CalendarEvent } from '../model/event';
 import { durationOf, isWholeDay } from '../model/event';
@@ -20,6 +21,8 @@ export interface Difference {
 
 /** By what an event is said: whose clock and words, and what calendars, categories and inks are called. */
 export interface DifferenceWording extends ReminderWording {
+  /** The home zone: on days on which the clock is another one's, that is said. */
+  home: string;
   calendarOf(id: string): (CalendarReminders & { name: string }) | undefined;
   categoryName(id: string): string;
 }
@@ -27,11 +30,17 @@ export interface DifferenceWording extends ReminderWording {
 const NOTHING = '—';
 const orNothing = (text: string) => text.trim() || NOTHING;
 
-function sayTimes(event: CalendarEvent, wording: DifferenceWording): string {
-  const wholeDay = isWholeDay(event);
-  const start = wallOnClock(event.start, wording.clock);
-  const end = wallOnClock(event.end, wording.clock);
-  return saySpan({ start, end, wholeDay }, wording);
+/** When an event is, on the clock of the sheet, which is named where it is not home's. */
+export function sayTimes(
+  event: Pick<CalendarEvent, 'start' | 'end'>,
+  { clock, home, ...wording }: Pick<DifferenceWording, 'clock' | 'home' | 'locale' | 'hourCycle'>,
+): string {
+  const span = {
+    start: wallOnClock(event.start, clock),
+    end: wallOnClock(event.end, clock),
+    wholeDay: isWholeDay(event),
+  };
+  return saySpan(span, wording) + sayClock(span, clock, home);
 }
 
 const sayZone = (event: CalendarEvent) => {

@@ -2,18 +2,16 @@ import type { EventIndex } from '@/core/agenda/eventIndex';
 import type { BulkConsequences } from '@/core/bulk/consequences';
 import { bulkConsequences, touchedDays } from '@/core/bulk/consequences';
 import type { Difference, DifferenceWording } from '@/core/bulk/differences';
-import { differencesOf } from '@/core/bulk/differences';
+import { differencesOf, sayTimes } from '@/core/bulk/differences';
 import type { Subject } from '@/core/bulk/subjects';
 import type { EventEdit, Scope } from '@/core/editing/series/edit';
 import type { ScopeChoice } from '@/core/editing/series/scopes';
 import { scopeChoices } from '@/core/editing/series/scopes';
 import type { Saying } from '@/core/editing/sayMove';
-import { wallOnClock } from '@/core/editing/times';
 import { zoneOf } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { durationOf, isSeries, isWholeDay } from '@/core/model/event';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
-import { saySpan } from '@/core/time/words';
 import type { EpochMs } from '@/core/time/units';
 import { wallFromInstant } from '@/core/time/zones';
 import type { BulkRequest, BulkTargets, DeedRequest } from '../commands/bulk';
@@ -72,6 +70,8 @@ export interface BulkPreview {
 /** How a preview says things, and when it is asked for. */
 export interface PreviewManner extends Saying {
   now: EpochMs;
+  /** The home zone. */
+  home: string;
 }
 
 /** Lines that a preview lists, and series whose scopes can be said one by one. */
@@ -156,24 +156,24 @@ export class Bulk {
     return { records: this.parts.repository, now, newId: () => `new-${nth++}` };
   }
 
-  private wording({ wording, clock }: PreviewManner): DifferenceWording {
+  private wording({ wording, clock, home }: PreviewManner): DifferenceWording {
     const { repository } = this.parts;
     return {
       ...wording,
       clock,
+      home,
       calendarOf: (id) => repository.get('calendar', id),
       categoryName: (id) => repository.get('category', id)?.name ?? 'a removed category',
     };
   }
 
-  private line({ id, event, key, scope, date }: Subject, { wording, clock }: PreviewManner) {
-    const [start, end] = [wallOnClock(date.start, clock), wallOnClock(date.end, clock)];
+  private line({ id, event, key, scope, date }: Subject, { wording, clock, home }: PreviewManner) {
     return {
       id,
       eventId: event.id,
       title: date.title,
       calendarId: event.calendarId,
-      when: saySpan({ start, end, wholeDay: isWholeDay(date) }, wording),
+      when: sayTimes(date, { ...wording, clock, home }),
       scope: key === null ? null : scope,
     };
   }

@@ -142,7 +142,7 @@ export function ChangeScreen() {
         {way === 'copy' && (
           <>
             <NumberField
-              label="Days on (back with a minus)"
+              label="Days on"
               value={copy.days}
               min={-3660}
               max={3660}

@@ -23,7 +23,7 @@ export function TimeStepEditor({ step, preferences, onChange }: Props) {
     case 'shiftDays':
       return (
         <NumberField
-          label="Days on (back with a minus)"
+          label="Days on"
           value={step.days}
           min={-3660}
           max={3660}
@@ -43,7 +43,7 @@ export function TimeStepEditor({ step, preferences, onChange }: Props) {
     case 'shiftMinutes':
       return (
         <NumberField
-          label="Minutes later (earlier with a minus)"
+          label="Minutes later"
           value={step.minutes}
           min={-1440}
           max={1440}
