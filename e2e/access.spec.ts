@@ -189,6 +189,26 @@ const at = (path: string, ready: (page: Page) => ReturnType<Page['getByText']>) 
 walk('the other screens', [
   ['the small window', at('/small', (page) => page.getByText(/^Next: Quarter ledger review/))],
   ['tidy', at('/tidy', (page) => page.getByRole('list', { name: 'Dates in the way' }))],
+  ['today', at('/today', (page) => page.getByRole('list', { name: 'Today’s events' }))],
+  ['calendars', at('/calendars', (page) => page.getByText('Workshop').first())],
+  [
+    'the form of a calendar',
+    async (page) => {
+      await page.getByRole('button', { name: 'New calendar' }).click();
+      await panel(page, 'New calendar')
+        .getByRole('button', { name: 'What new events begin with' })
+        .click();
+      await expect(page.getByRole('radio', { name: '90 min' })).toBeVisible();
+    },
+    PANEL,
+  ],
+  ['import', at('/import', (page) => page.getByRole('button', { name: 'Choose files' }))],
+  ['removed', at('/removed', (page) => page.getByText('Nothing is here.'))],
+  ['outbox', at('/sent', (page) => page.getByText('Nothing yet.'))],
+  ['settings', at('/settings', (page) => page.getByRole('heading', { name: 'Time' }))],
+]);
+
+walk('finding, changing and tidying', [
   [
     'findings',
     at('/tidy?check=doubles', (page) => page.getByRole('list', { name: 'Found: Doubles' })),
@@ -219,21 +239,4 @@ walk('the other screens', [
       await expect(page.getByText(/would change\.$/)).toBeVisible();
     },
   ],
-  ['today', at('/today', (page) => page.getByRole('list', { name: 'Today’s events' }))],
-  ['calendars', at('/calendars', (page) => page.getByText('Workshop').first())],
-  [
-    'the form of a calendar',
-    async (page) => {
-      await page.getByRole('button', { name: 'New calendar' }).click();
-      await panel(page, 'New calendar')
-        .getByRole('button', { name: 'What new events begin with' })
-        .click();
-      await expect(page.getByRole('radio', { name: '90 min' })).toBeVisible();
-    },
-    PANEL,
-  ],
-  ['import', at('/import', (page) => page.getByRole('button', { name: 'Choose files' }))],
-  ['removed', at('/removed', (page) => page.getByText('Nothing is here.'))],
-  ['outbox', at('/sent', (page) => page.getByText('Nothing yet.'))],
-  ['settings', at('/settings', (page) => page.getByRole('heading', { name: 'Time' }))],
 ]);
