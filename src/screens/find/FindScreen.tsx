@@ -88,7 +88,6 @@ export function FindScreen() {
           setTyping(false);
           noteAsked(filter);
         }}
-        left={<TextInput.Icon icon="magnify" focusable={false} aria-hidden />}
         right={
           filter.text !== '' ? (
             <TextInput.Icon
