@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
-import { useSyncExternalStore } from 'react';
 import type { View } from '@/core/model/view';
 import type { DayNumber } from '@/core/time/units';
+import { outsideState } from './outsideState';
 
 /** What another part of the app asks of the sheet. */
 export type Asked =
@@ -11,14 +11,10 @@ export type Asked =
   /** To be seen in another way, around a day (day number). */
   | { kind: 'view'; fields: Partial<View>; day: DayNumber | null };
 
-let asked: Asked | null = null;
-const listeners = new Set<() => void>();
+const waiting = outsideState<Asked | null>(null);
 
 /** Puts down what the sheet is to do, once it can; null takes it away. */
-export function putAsked(next: Asked | null): void {
-  asked = next;
-  for (const listener of listeners) listener();
-}
+export const putAsked = (next: Asked | null): void => waiting.put(next);
 
 /** Asks the sheet for something, wherever one is. */
 export function useAskSheet(): (asked: Asked) => void {
@@ -31,11 +27,5 @@ export function useAskSheet(): (asked: Asked) => void {
 
 /** What the sheet was asked for and has not done yet, and how it says that it took it up. */
 export function useAsked(): [Asked | null, () => void] {
-  const current = useSyncExternalStore(listen, () => asked);
-  return [current, () => putAsked(null)];
-}
-
-function listen(listener: () => void) {
-  listeners.add(listener);
-  return () => void listeners.delete(listener);
+  return [waiting.use(), () => putAsked(null)];
 }

@@ -1,6 +1,6 @@
 import type { Query, QueryClient } from '@tanstack/react-query';
 import type { RecordType } from '@/core/model/kinds';
-import { partsOfId } from '@/engine/queries/whereabouts';
+import { partsOfId } from '@/core/agenda/occurrence';
 import type { Announcement } from '@/engine/announcement';
 import type { DayNumber } from '@/core/time/units';
 import { DAYS_A_WEEK } from '@/core/time/civil';

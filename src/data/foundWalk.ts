@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from 'react';
+import { outsideState } from './outsideState';
 
 /** Results that are looked at one after the other on the sheet, with the way back to their list. */
 export interface FoundWalk {
@@ -11,18 +11,9 @@ export interface FoundWalk {
   address: string;
 }
 
-let walk: FoundWalk | null = null;
-const listeners = new Set<() => void>();
+const walk = outsideState<FoundWalk | null>(null);
 
 /** Begins to look at results, goes on among them, or (null) is done with it. */
-export function putFoundWalk(next: FoundWalk | null): void {
-  walk = next;
-  for (const listener of listeners) listener();
-}
+export const putFoundWalk = (next: FoundWalk | null): void => walk.put(next);
 
-function listen(listener: () => void): () => void {
-  listeners.add(listener);
-  return () => void listeners.delete(listener);
-}
-
-export const useFoundWalk = (): FoundWalk | null => useSyncExternalStore(listen, () => walk);
+export const useFoundWalk = (): FoundWalk | null => walk.use();

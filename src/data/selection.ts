@@ -1,45 +1,37 @@
-import { useSyncExternalStore } from 'react';
-import { partsOfId } from '@/engine/queries/whereabouts';
+import { partsOfId } from '@/core/agenda/occurrence';
+import { outsideState } from './outsideState';
 
 /**
  * What is selected in this window, to be changed together: occurrences by their ids, and series
  * whole by their event's. It stays while the sheet turns, is drawn otherwise, or gives way to
  * another screen.
  */
-let selected: ReadonlySet<string> = new Set();
+const NONE: ReadonlySet<string> = new Set();
+const selected = outsideState(NONE);
 /** The one that was selected last, from which a stretch goes on. */
 let anchor: string | null = null;
-const listeners = new Set<() => void>();
 
 function put(next: ReadonlySet<string>, last: string | null): void {
-  selected = next;
   anchor = last;
-  for (const listener of listeners) listener();
+  selected.put(next);
 }
-
-function listen(listener: () => void): () => void {
-  listeners.add(listener);
-  return () => void listeners.delete(listener);
-}
-
-const NONE: ReadonlySet<string> = new Set();
 
 /** How the selection is changed. */
 export const selection = {
   /** Takes one in, or out. */
   toggle(id: string): void {
-    const next = new Set(selected);
+    const next = new Set(selected.get());
     if (!next.delete(id)) next.add(id);
     put(next, id);
   },
   add(ids: Iterable<string>, last: string | null = anchor): void {
-    put(new Set([...selected, ...ids]), last);
+    put(new Set([...selected.get(), ...ids]), last);
   },
   set(ids: Iterable<string>): void {
     put(new Set(ids), null);
   },
   clear(): void {
-    if (selected.size) put(NONE, null);
+    if (selected.get().size) put(NONE, null);
   },
   /** Those from the one that was selected last to another, in the order in which they are shown. */
   reach(id: string, order: readonly string[]): void {
@@ -49,16 +41,13 @@ export const selection = {
   },
   /** As it is now, where nothing is drawn by it. */
   get ids(): ReadonlySet<string> {
-    return selected;
+    return selected.get();
   },
 };
 
 /** The ids that are selected. */
-export const useSelection = (): ReadonlySet<string> => useSyncExternalStore(listen, () => selected);
+export const useSelection = (): ReadonlySet<string> => selected.use();
 
 /** Whether an occurrence is selected, by itself or with its series. */
 export const useIsChosen = (id: string): boolean =>
-  useSyncExternalStore(
-    listen,
-    () => selected.size > 0 && (selected.has(id) || selected.has(partsOfId(id).eventId)),
-  );
+  selected.use((ids) => ids.size > 0 && (ids.has(id) || ids.has(partsOfId(id).eventId)));

@@ -1,6 +1,7 @@
-import { useEffect, useSyncExternalStore } from 'react';
+import { useEffect } from 'react';
 import type { EventQuery } from '@/core/query/eventQuery';
 import type { DayNumber } from '@/core/time/units';
+import { outsideState } from './outsideState';
 
 /** What the sheet of this window shows at the moment. */
 export interface SheetShown {
@@ -12,14 +13,12 @@ export interface SheetShown {
   clock: string;
 }
 
-let shown: SheetShown | null = null;
+const shown = outsideState<SheetShown | null>(null);
 let last: SheetShown | null = null;
-const listeners = new Set<() => void>();
 
 function tell(next: SheetShown | null): void {
-  shown = next;
   last = next ?? last;
-  for (const listener of listeners) listener();
+  shown.put(next);
 }
 
 /** Says what the sheet shows, for as long as it is there. */
@@ -34,18 +33,13 @@ export function useTellSheetShown(
   }, [from, to, query, clock]);
 }
 
-function listen(listener: () => void) {
-  listeners.add(listener);
-  return () => void listeners.delete(listener);
-}
-
 /** What the sheet shows, for what stands around it; null on the other screens. */
 export function useSheetShown(): SheetShown | null {
-  return useSyncExternalStore(listen, () => shown);
+  return shown.use();
 }
 
 /** The zone whose clock the sheet shows; null where there is no sheet. */
-export const sheetClock = (): string | null => shown?.clock ?? null;
+export const sheetClock = (): string | null => shown.get()?.clock ?? null;
 
 /** What the sheet of this window showed last, whether it is there or not; null before it was. */
 export const lastSheetShown = (): SheetShown | null => last;

@@ -50,6 +50,14 @@ export interface Window {
   zone: string;
 }
 
+/** The event's id and the name of its date that an occurrence's id is made of. */
+export function partsOfId(id: string): { eventId: string; dateKey: string | null } {
+  const at = id.indexOf('@');
+  return at < 0
+    ? { eventId: id, dateKey: null }
+    : { eventId: id.slice(0, at), dateKey: id.slice(at + 1) };
+}
+
 /** Whether an occurrence takes time from the person (all but free). */
 export function isBooked(occurrence: Pick<Occurrence, 'availability'>): boolean {
   return occurrence.availability !== 'free';

@@ -1,40 +1,10 @@
 import type { CalendarEvent } from '../model/event';
-import { withImportance } from '../model/importance';
-import type { CalendarReminders } from '../reminders/following';
-import { remindersFor } from '../reminders/following';
 import type { BulkStep, Rewritten } from '../model/bulkSteps';
+import type { ReadyStep, StepContext } from './fieldSteps';
+import { isFieldStep, readyFieldStep } from './fieldSteps';
 import type { Replacer } from './texts';
 import { replacer, trimmed } from './texts';
 import { Refusal, stepTimes } from './times';
-
-/** What a step is done by. */
-export interface StepContext {
-  /** The person's clock. */
-  viewZone: string;
-  /** Which of all events it is, in order of time, from 0. */
-  nth: number;
-  /** The calendar of the event as it was, whose reminders it may have. */
-  calendar: CalendarReminders | undefined;
-}
-
-/** A step made ready, for as many events as one likes. @throws Refusal for those that it can't be done to. */
-export type ReadyStep = (event: CalendarEvent, context: StepContext) => CalendarEvent;
-
-const without = <T>(list: readonly T[], gone: readonly T[]) =>
-  list.filter((value) => !gone.includes(value));
-
-function stepReminders(
-  event: CalendarEvent,
-  { how, reminders }: Extract<BulkStep, { kind: 'reminders' }>,
-  calendar: CalendarReminders | undefined,
-): CalendarEvent['reminders'] {
-  if (how === 'follow') return null;
-  if (how === 'clear') return [];
-  if (how === 'set') return reminders;
-  const own = remindersFor(event, calendar);
-  const known = new Set(own.map((reminder) => JSON.stringify(reminder)));
-  return [...own, ...reminders.filter((reminder) => !known.has(JSON.stringify(reminder)))];
-}
 
 /** Some fields of an event, each rewritten. */
 function rewritten(
@@ -46,47 +16,13 @@ function rewritten(
   return { ...event, ...Object.fromEntries(texts) };
 }
 
-/** An event with a field, or without it where it is null. */
-function withOptional(
-  event: CalendarEvent,
-  field: 'icon' | 'inkOverride',
-  value: string | null,
-): CalendarEvent {
-  const { [field]: _old, ...rest } = event;
-  return value === null ? rest : { ...rest, [field]: value };
-}
-
 /**
  * Makes a step ready.
  * @throws RangeError, in words for the person, for a pattern that can't be used.
  */
 export function readyStep(step: BulkStep): ReadyStep {
+  if (isFieldStep(step)) return readyFieldStep(step);
   switch (step.kind) {
-    case 'calendar':
-      return (event) => ({ ...event, calendarId: step.calendarId });
-    case 'categories':
-      return (event) => {
-        const kept = step.isReplaced ? [] : without(event.categoryIds, step.remove);
-        return { ...event, categoryIds: [...kept, ...without(step.add, kept)] };
-      };
-    case 'ink':
-      return (event) => withOptional(event, 'inkOverride', step.ink);
-    case 'icon':
-      return (event) => withOptional(event, 'icon', step.icon);
-    case 'availability':
-      return (event) => ({ ...event, availability: step.availability });
-    case 'visibility':
-      return (event) => ({ ...event, visibility: step.visibility });
-    case 'importance':
-      return (event) => ({
-        ...event,
-        importance: withImportance(step.importance, event.importance),
-      });
-    case 'reminders':
-      return (event, { calendar }) => ({
-        ...event,
-        reminders: stepReminders(event, step, calendar),
-      });
     case 'text':
       return (event) => ({ ...event, [step.field]: step.text });
     case 'replace': {

@@ -237,7 +237,7 @@ test('joined events keep everything that any of them says', () => {
     place: 'Shed',
     start: first.start,
     end: second.end,
-    notes: 'Wire\n\nOil\n\nWire and brass\n\nLens\n\nQuay',
+    notes: 'Oil\n\nWire and brass\n\nLens\n\nQuay',
     categoryIds: ['x', 'y'],
     reminders: null,
   });

@@ -54,8 +54,6 @@ function sayOwnReminders(event: CalendarEvent, wording: DifferenceWording): stri
   return sayReminders(event.reminders, { wholeDay: isWholeDay(event) }, wording);
 }
 
-const IMPORTANCE = { high: 'high', usual: 'usual', low: 'low' } as const;
-
 /** What is said of an event, by what it is called; of each, what differs is shown. */
 const SAID: readonly [string, (event: CalendarEvent, wording: DifferenceWording) => string][] = [
   ['Title', ({ title }) => orNothing(title)],
@@ -75,7 +73,7 @@ const SAID: readonly [string, (event: CalendarEvent, wording: DifferenceWording)
   ],
   ['Availability', ({ availability }) => availability],
   ['Seen by others', ({ visibility }) => visibility],
-  ['Importance', ({ importance }) => IMPORTANCE[importanceOf(importance)]],
+  ['Importance', ({ importance }) => importanceOf(importance)],
   ['Reminders', sayOwnReminders],
   ['Icon', ({ icon }) => icon ?? NOTHING],
   ['Ink', ({ inkOverride }) => (inkOverride ? inkName(inkOverride) : 'of its calendar')],

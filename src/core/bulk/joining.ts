@@ -1,24 +1,10 @@
-import type { Attendee } from '../model/eventFields';
+import { distinct, personOf, together } from '../editing/gathering';
 import type { EventTime } from '../model/common';
 import { wallOf, zoneOf } from '../model/common';
 import type { CalendarEvent } from '../model/event';
 import { instantOf } from '../time/zones';
 
-/** Texts one under the other, each once. */
-function together(texts: readonly string[], between: string): string {
-  const said: string[] = [];
-  for (const text of texts.map((one) => one.trim()))
-    if (text && !said.some((other) => other.includes(text))) said.push(text);
-  return said.join(between);
-}
-
-const distinct = <T>(values: readonly T[], nameOf: (value: T) => string): T[] => [
-  ...new Map(values.map((value) => [nameOf(value), value])).values(),
-];
-
 const instant = (time: EventTime) => instantOf(wallOf(time), zoneOf(time), 'UTC');
-
-const personOf = ({ name, address }: Attendee) => (address || name).trim().toLowerCase();
 
 /**
  * Several single events as one: from where the first begins to where the last ends, with everything
@@ -48,7 +34,7 @@ export function joined(events: readonly CalendarEvent[]): CalendarEvent {
     title: pick('title'),
     place: pick('place'),
     link: pick('link'),
-    notes: together([...all.map(({ notes }) => notes), ...besides], '\n\n'),
+    notes: together([...all.map(({ notes }) => notes), ...besides]),
     categoryIds: distinct(
       all.flatMap(({ categoryIds }) => categoryIds),
       (id) => id,

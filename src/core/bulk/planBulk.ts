@@ -8,7 +8,7 @@ import { revised, uidOf } from '../model/event';
 import type { CalendarReminders } from '../reminders/following';
 import { parseDate } from '../time/civil';
 import type { EpochMs } from '../time/units';
-import type { ReadyStep } from './apply';
+import type { ReadyStep } from './fieldSteps';
 import { applied, readyStep } from './apply';
 import type { BulkStep } from '../model/bulkSteps';
 import type { Subject } from './subjects';

@@ -1,6 +1,4 @@
-import type { Availability } from '../model/common';
 import type { Filter, FilterKind, FilterPart, TextField } from '../model/filter';
-import type { Importance } from '../model/importance';
 import { dayOfWall, parseDate } from '../time/civil';
 import type { Wording } from '../time/words';
 import { DATED_DAY, sayDay } from '../time/words';
@@ -62,18 +60,6 @@ export interface FilterWording {
 
 const either = (names: readonly string[]) => names.join(' or ');
 
-const AVAILABILITY: Readonly<Record<Availability, string>> = {
-  busy: 'busy',
-  away: 'away',
-  tentative: 'tentative',
-  free: 'free',
-};
-const IMPORTANCE: Readonly<Record<Importance, string>> = {
-  high: 'high importance',
-  usual: 'usual importance',
-  low: 'low importance',
-};
-
 function sayDates({ dates }: Filter, { wording }: FilterWording): string {
   const say = (date: string) => sayDay(parseDate(date), wording, DATED_DAY);
   const { from, to } = dates!;
@@ -93,8 +79,8 @@ const SAY: Readonly<Record<FilterPart, (filter: Filter, wording: FilterWording) 
   calendars: ({ calendarIds }, { calendarName }) => `on ${either(calendarIds.map(calendarName))}`,
   categories: ({ categoryIds }, { categoryName }) => either(categoryIds.map(categoryName)),
   kinds: ({ kinds }) => either(kinds.map((kind) => KIND_NAMES[kind])),
-  availability: ({ availability }) => either(availability.map((one) => AVAILABILITY[one])),
-  importance: ({ importance }) => either(importance.map((one) => IMPORTANCE[one])),
+  availability: ({ availability }) => either(availability),
+  importance: ({ importance }) => `${either(importance)} importance`,
   visibility: ({ visibility }) => either(visibility),
   people: ({ people }) => `with ${people.trim()}`,
   zones: ({ zones }) => `in ${either(zones.map(cityOf))}`,

@@ -1,3 +1,4 @@
+import { distinct, personOf, together } from '../editing/gathering';
 import { wallOf, zoneOf } from '../model/common';
 import type { CalendarEvent } from '../model/event';
 import { durationOf, isSeries, isWholeDay, revised } from '../model/event';
@@ -137,20 +138,6 @@ export function differingFields(doubles: Doubles): { field: ChosenField; propose
   ).map((field) => ({ field, proposed: better(doubles, field).id }));
 }
 
-const distinct = <T>(values: readonly T[], nameOf: (value: T) => string): T[] => [
-  ...new Map(values.map((value) => [nameOf(value), value])).values(),
-];
-
-/** Texts one under the other, without those that another one says. */
-function together(texts: readonly string[]): string {
-  const said: string[] = [];
-  for (const text of texts.map((one) => one.trim()))
-    if (text && !said.some((other) => other.includes(text))) said.push(text);
-  return said
-    .filter((text, i) => !said.some((other, j) => j > i && other.includes(text)))
-    .join('\n\n');
-}
-
 /**
  * Doubles as one event: the one that stays, each field from who was chosen for it, lists together.
  * Titles, places and links that were not chosen are put into the notes: nothing that was said is lost.
@@ -185,7 +172,7 @@ export function joinDoubles(doubles: Doubles, choices: Choices, now: EpochMs): C
       ),
       attendees: distinct(
         doubles.flatMap((one) => one.attendees),
-        (one) => (one.address || one.name).toLowerCase(),
+        personOf,
       ),
       attachments: distinct(
         doubles.flatMap((one) => one.attachments),

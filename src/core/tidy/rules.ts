@@ -1,27 +1,14 @@
-import type { ReadyStep } from '../bulk/apply';
-import { applied, readyStep } from '../bulk/apply';
-import type { BulkStep, StepKind } from '../model/bulkSteps';
+import type { FieldStep } from '../bulk/fieldSteps';
+import { FIELD_STEPS, isFieldStep, readyFieldStep } from '../bulk/fieldSteps';
+import type { BulkStep } from '../model/bulkSteps';
 import type { CalendarEvent } from '../model/event';
 import type { TidyRule } from '../model/tidyRule';
 import { fold } from '../query/fold';
 import { wordsOf } from '../query/words';
 import type { CalendarReminders } from '../reminders/following';
 
-/** The steps that a rule can have: what an event has, not when it is or what it is called. */
-const RULED: readonly StepKind[] = [
-  'calendar',
-  'categories',
-  'availability',
-  'visibility',
-  'importance',
-  'reminders',
-  'ink',
-  'icon',
-];
-
-/** Those of some steps that can become a rule. */
-export const ruledSteps = (steps: readonly BulkStep[]): BulkStep[] =>
-  steps.filter(({ kind }) => RULED.includes(kind));
+/** Those of some steps that can become a rule: what an event has, not when it is or what it is called. */
+export const ruledSteps = (steps: readonly BulkStep[]): FieldStep[] => steps.filter(isFieldStep);
 
 /** The rules that a title calls for, in their order. */
 export function rulesFor(title: string, rules: readonly TidyRule[]): TidyRule[] {
@@ -31,18 +18,6 @@ export function rulesFor(title: string, rules: readonly TidyRule[]): TidyRule[] 
     ({ isOn, words }) => isOn && wordsOf(words).every((word) => said.includes(word)),
   );
 }
-
-/** The field that a step sets. */
-const FIELDS: Partial<Record<StepKind, keyof CalendarEvent>> = {
-  calendar: 'calendarId',
-  categories: 'categoryIds',
-  availability: 'availability',
-  visibility: 'visibility',
-  importance: 'importance',
-  reminders: 'reminders',
-  ink: 'inkOverride',
-  icon: 'icon',
-};
 
 /**
  * A new event as rules have it. Fields in `said` were said by the person, and stay. Rules that name a
@@ -62,12 +37,12 @@ export function ruled(
   },
 ): { event: CalendarEvent; by: TidyRule[] } {
   const by = rulesFor(event.title, rules);
-  const isMeant = (step: BulkStep) => {
-    const field = FIELDS[step.kind];
-    if (!field || said.has(field)) return false;
-    return step.kind !== 'calendar' || calendarOf(step.calendarId)?.kind === 'own';
-  };
-  const steps: ReadyStep[] = by.flatMap((rule) => rule.steps.filter(isMeant).map(readyStep));
+  const isMeant = (step: FieldStep) =>
+    !said.has(FIELD_STEPS[step.kind]) &&
+    (step.kind !== 'calendar' || calendarOf(step.calendarId)?.kind === 'own');
   const context = { viewZone, nth: 0, calendar: calendarOf(event.calendarId) };
-  return { event: applied(event, steps, context).after, by };
+  const after = by
+    .flatMap(({ steps }) => ruledSteps(steps).filter(isMeant))
+    .reduce((made, step) => readyFieldStep(step)(made, context), event);
+  return { event: after, by };
 }

@@ -1,4 +1,5 @@
 import type { Occurrence } from '../agenda/occurrence';
+import { byDay } from '../agenda/byDay';
 import { isBooked } from '../agenda/occurrence';
 import { dateAsEvent, passthroughOfDate } from '../editing/series/dates';
 import { skipDates } from '../editing/series/skips';
@@ -58,20 +59,6 @@ interface Surroundings {
 }
 
 type Taken = { start: number; end: number };
-
-/** Occurrences by each of the days that they touch. */
-function byDay(occurrences: readonly Occurrence[]): ReadonlyMap<number, Occurrence[]> {
-  const days = new Map<number, Occurrence[]>();
-  for (const o of occurrences) {
-    const last = dayOfWall(Math.max(o.start, o.end - 1));
-    for (let day = dayOfWall(o.start); day <= last; day++) {
-      const list = days.get(day);
-      if (list) list.push(o);
-      else days.set(day, [o]);
-    }
-  }
-  return days;
-}
 
 function isClear(
   span: Taken,

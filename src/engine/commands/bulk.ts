@@ -7,7 +7,7 @@ import type { BulkStep } from '@/core/model/bulkSteps';
 import type { Chosen, Subject } from '@/core/bulk/subjects';
 import { subjectsOf } from '@/core/bulk/subjects';
 import type { ChangedDatesFate, Scope } from '@/core/editing/series/edit';
-import { partsOfId } from '../queries/whereabouts';
+import { partsOfId } from '@/core/agenda/occurrence';
 import { eventEdit } from './events';
 import type { Planner, Records, Situation } from './plan';
 

@@ -20,17 +20,13 @@ import type { Calendar } from '@/core/model/calendar';
 import type { EventTime } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
-import { DEFAULT_SETTINGS } from '@/core/model/others';
-import { titleOf } from '@/core/model/titleOf';
-import { odditiesOf, tidied } from '@/core/tidy/incoming';
-import { ruled, rulesFor } from '@/core/tidy/rules';
-import { dayOfWall } from '@/core/time/civil';
-import { wallFromInstant } from '@/core/time/zones';
 import { nanoid } from 'nanoid';
 import type { EpochMs } from '@/core/time/units';
 import type { Edit } from '../change';
 import type { Plan } from '../commands/plan';
 import { yieldToEventLoop } from '../yieldToEventLoop';
+import type { Odd } from './incoming';
+import { asRuled, asTidied, oddOf } from './incoming';
 import type { FilesInside } from './filesInside';
 import { withFilesKept, withoutFiles } from './filesInside';
 import type { FileStore } from '../storage/fileStore';
@@ -72,8 +68,7 @@ export interface ImportPreview {
   /** Problems in all; `skipped` lists the first of them. */
   problems: number;
   notes: string[];
-  /** New ones that are there already, or are at night and fit another zone, or in years far away; and that rules are for. */
-  odd: { doubles: string[]; oddZones: string[]; farYears: string[]; ruled: number };
+  odd: Odd;
 }
 
 /** A table file, opened but not read yet. */
@@ -179,7 +174,7 @@ export class Importer {
     const { contents: bare, inside } = withoutFiles(contents);
     this.read = { fileName, contents: bare, inside };
     const plan = this.compared(this.categorised(bare).contents, 'preview');
-    return { ...describe(fileName, bare, plan), odd: this.odd(plan) };
+    return { ...describe(fileName, bare, plan), odd: oddOf(this.repository, plan) };
   }
 
   /**
@@ -247,69 +242,6 @@ export class Importer {
     return planImport(contents, calendarId, present, () => nanoid(12));
   }
 
-  /** The zone that the person lives by, and what is there, for looking at what comes in. */
-  private get around() {
-    const settings = this.repository.get('settings', 'mine') ?? DEFAULT_SETTINGS;
-    const zone = settings.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
-    const own = new Set(
-      this.repository
-        .all('calendar')
-        .flatMap((c) => (c.kind === 'own' && c.removedAt === undefined ? [c.id] : [])),
-    );
-    const events = this.repository
-      .all('event')
-      .filter(({ removedAt, calendarId }) => removedAt === undefined && own.has(calendarId));
-    const today = dayOfWall(wallFromInstant(Date.now(), zone));
-    return { settings, zone, events, today };
-  }
-
-  /** What is odd about the new events of a file, by their titles. */
-  private odd(plan: ImportPlan): ImportPreview['odd'] {
-    const incoming = newOnes(plan);
-    const { doubles, oddZones, farYears } = odditiesOf(incoming, this.around);
-    const titles = (places: Iterable<number>) => [...places].map((i) => titleOf(incoming[i]!));
-    const rules = this.repository.all('tidyRule');
-    return {
-      doubles: titles(doubles.keys()),
-      oddZones: titles(oddZones.keys()),
-      farYears: titles(farYears),
-      ruled: incoming.filter(({ title }) => rulesFor(title, rules).length > 0).length,
-    };
-  }
-
-  /** New events as the person's rules have them. */
-  private asRuled(plan: ImportPlan): ImportPlan {
-    const rules = this.repository.all('tidyRule').sort((a, b) => a.order - b.order);
-    if (!rules.length) return plan;
-    const { zone } = this.around;
-    const calendarOf = (id: string) => this.repository.get('calendar', id);
-    const events = plan.events.map((planned) => {
-      if (planned.fate !== 'new') return planned;
-      const how = { viewZone: zone, said: new Set<never>(), calendarOf };
-      return { ...planned, after: ruled(planned.after, rules, how).event };
-    });
-    return { ...plan, events };
-  }
-
-  /** New events put right: doubles become part of what is there, the rest comes in. */
-  private asTidied(plan: ImportPlan, now: EpochMs): { plan: ImportPlan; joined: Edit[] } {
-    const incoming = newOnes(plan);
-    const { around } = this;
-    const odd = odditiesOf(incoming, around);
-    const { incoming: left, joined } = tidied(incoming, odd, around.zone, now);
-    const byId = new Map(left.map((event) => [event.id, event]));
-    const events = plan.events.flatMap((planned) => {
-      if (planned.fate !== 'new') return [planned];
-      const after = byId.get(planned.after.id);
-      return after ? [{ ...planned, after }] : [];
-    });
-    const counts = { ...plan.counts, new: left.length };
-    return {
-      plan: { ...plan, events, counts },
-      joined: joined.map(({ before, after }): Edit => ({ type: 'event', before, after })),
-    };
-  }
-
   /** New events that name one of the person's calendars go there, whatever was chosen for the rest. */
   private onNamedCalendars(plan: ImportPlan, { calendarNames }: FileContents): ImportPlan {
     if (!calendarNames.size) return plan;
@@ -339,9 +271,9 @@ export class Importer {
     const calendar = 'newCalendar' in target ? target.newCalendar : existing;
     if (!calendar) throw new FileError('The chosen calendar is gone. Choose another one.');
     const compared = this.onNamedCalendars(this.compared(contents, calendar.id), contents);
-    const whole = this.asRuled(compared);
+    const whole = asRuled(this.repository, compared);
     const { plan, joined } = target.isTidied
-      ? this.asTidied(whole, now)
+      ? asTidied(this.repository, whole, now)
       : { plan: whole, joined: [] };
     const comesFrom = plan.events.filter(({ fate }) => fate === 'new' || fate === 'updated');
     const events = await withFilesKept(comesFrom, inside, this.files);
@@ -381,9 +313,6 @@ function checkSize(file: Blob): void {
       'Nothing was read from line 1 on. Export it in parts, for example a year at a time.',
   );
 }
-
-const newOnes = ({ events }: Pick<ImportPlan, 'events'>) =>
-  events.flatMap(({ fate, after }) => (fate === 'new' ? [after] : []));
 
 function describe(
   fileName: string,

@@ -38,7 +38,8 @@ import { removedCalendars, removedEvents } from './removed';
 import type { SpaceOfKind } from './space';
 import { space } from './space';
 import type { Whereabouts } from './whereabouts';
-import { locate, partsOfId, seenBy } from './whereabouts';
+import { locate, seenBy } from './whereabouts';
+import { partsOfId } from '@/core/agenda/occurrence';
 
 /** What an event had that was called the same; `minutes` null when it lasted whole days. */
 export interface LastLike {

@@ -20,14 +20,6 @@ const REACH = 2;
 /** Days after its written start in which the first date of a series is looked for: rules may begin late. */
 const FIRST_DATE = 370;
 
-/** The event's id and the name of its date that an occurrence's id is made of. */
-export function partsOfId(id: string): { eventId: string; dateKey: string | null } {
-  const at = id.indexOf('@');
-  return at < 0
-    ? { eventId: id, dateKey: null }
-    : { eventId: id.slice(0, at), dateKey: id.slice(at + 1) };
-}
-
 /** The day that the name of a date says; null when it is none. */
 function dayOfKey(key: string): number | null {
   try {

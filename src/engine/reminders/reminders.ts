@@ -32,7 +32,8 @@ import type { DayNumber, EpochMs } from '@/core/time/units';
 import { wallFromInstant } from '@/core/time/zones';
 import { withoutPrivate } from '@/core/view/privacy';
 import { askedCalendars } from '../queries/asked';
-import { locate, partsOfId } from '../queries/whereabouts';
+import { locate } from '../queries/whereabouts';
+import { partsOfId } from '@/core/agenda/occurrence';
 import type { Repository } from '../repository';
 import type { SendMessage } from './outbox';
 

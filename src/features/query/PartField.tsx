@@ -4,6 +4,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { Filter, FilterKind, FilterPart } from '@/core/model/filter';
 import { FILTER_KINDS, TEXT_FIELDS } from '@/core/model/filter';
 import type { Category } from '@/core/model/others';
+import { capital } from '@/core/reminders/words';
 import { FIELD_NAMES, KIND_NAMES } from '@/core/query/sayFilter';
 import { cityOf } from '@/core/time/zoneNames';
 import { AVAILABILITIES, IMPORTANCE_CHOICES } from '@/features/event/choices';
@@ -16,8 +17,6 @@ import { usePreferences } from '@/data/preferences';
 import { usePalette } from '@/ui/theme/theme';
 import { ChangedField } from './ChangedField';
 import { DatesField } from './DatesField';
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 const KINDS: { value: FilterKind; label: string }[] = FILTER_KINDS.map((value) => ({
   value,

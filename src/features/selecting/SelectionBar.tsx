@@ -13,7 +13,7 @@ import { selection, useSelection } from '@/data/selection';
 import { useSheetShown } from '@/data/sheetShown';
 import { useExports } from '@/data/useExports';
 import type { SelectionSummary } from '@/engine/bulk/bulk';
-import { partsOfId } from '@/engine/queries/whereabouts';
+import { partsOfId } from '@/core/agenda/occurrence';
 import { Dialog } from '@/ui/Dialog';
 import { Mark } from '@/ui/Mark';
 import type { MenuItem } from '@/ui/Menu';

@@ -4,7 +4,6 @@ import { StyleSheet, View } from 'react-native';
 import { Button, TextInput } from 'react-native-paper';
 import type { Suggestion } from '@/core/find/suggestions';
 import type { FoundLine } from '@/core/find/results';
-import type { Filter } from '@/core/model/filter';
 import { EMPTY_FILTER } from '@/core/model/filter';
 import { writeFilter } from '@/core/query/filterAddress';
 import { partsSet } from '@/core/query/filterParts';
@@ -42,6 +41,7 @@ export function FindScreen() {
   // Letters are there at once, what they find as soon as it is found.
   const typed = useDeferredValue(filter.text);
   const { data: found, isPlaceholderData: isLooking } = useFound(useDeferredValue(filter));
+  const total = found ? found.comingTotal + found.overTotal : 0;
   const isAsked = partsSet(filter) > 0;
   const field = useFocusAtFirst();
 
@@ -104,8 +104,12 @@ export function FindScreen() {
       {isAsked && found && (
         <>
           <View style={styles.actions}>
-            <Button mode="outlined" disabled={isLooking} onPress={() => void selectAll()}>
-              {`Select all ${(found.comingTotal + found.overTotal).toLocaleString('en')}`}
+            <Button
+              mode="outlined"
+              disabled={isLooking || total === 0}
+              onPress={() => void selectAll()}
+            >
+              {`Select all ${total.toLocaleString('en')}`}
             </Button>
             <SeenAs filter={filter} found={found} />
             <KeepQuestion filter={filter} />
@@ -128,8 +132,6 @@ function useFocusAtFirst() {
   useEffect(() => field.current?.focus(), []);
   return field;
 }
-
-export type Ask = (filter: Filter) => void;
 
 const styles = StyleSheet.create({
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' },

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { partsOfId } from '@/core/agenda/occurrence';
 import type { Found } from '@/core/tidy/checks';
 import type { CheckName } from '@/core/tidy/checks/names';
 import { CHECK_WORDS } from '@/core/tidy/checks/names';
@@ -80,7 +81,7 @@ export function FindingsCard({ check }: { check: CheckName }) {
   function mend(finding: Found, how: string) {
     if (check === 'doubles') return setCompared(finding.ids);
     // Moving is chosen date by date, where there is more to see.
-    if (how === 'sweep') return router.setParams({ series: finding.ids[0]!.split('@')[0]! });
+    if (how === 'sweep') return router.setParams({ series: partsOfId(finding.ids[0]!).eventId });
     const { key, ids } = finding;
     void act({ kind: 'mendFindings', mends: [{ check, key, ids, how }], zone });
   }

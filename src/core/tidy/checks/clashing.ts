@@ -1,3 +1,4 @@
+import { putOnDays } from '../../agenda/byDay';
 import { clearStretches } from '../../agenda/clear';
 import { findClashes } from '../../agenda/clashes';
 import type { Occurrence } from '../../agenda/occurrence';
@@ -12,7 +13,7 @@ import { dayOfWall, minuteOfDay } from '../../time/civil';
 import { SHORT_DAY, sayDay, sayMinute, saySpan } from '../../time/words';
 import type { Check, Hand, World } from './check';
 import { keyOf } from './check';
-import { partsOf } from './parts';
+import { partsOfId } from '../../agenda/occurrence';
 
 /** Days ahead in which clashes are looked for, and in which a clear time is. */
 const AHEAD = 60;
@@ -42,12 +43,7 @@ const known = new WeakMap<World, Days>();
 
 function put({ byId, byDay }: Days, o: Occurrence): void {
   byId.set(o.id, o);
-  const last = dayOfWall(Math.max(o.start, o.end - 1));
-  for (let day = dayOfWall(o.start); day <= last; day++) {
-    const list = byDay.get(day);
-    if (list) list.push(o);
-    else byDay.set(day, [o]);
-  }
+  putOnDays(byDay, o);
 }
 
 /** Looked at once, however many clashes there are. */
@@ -83,7 +79,7 @@ function changeDate(
   { now }: World,
   hand: Hand,
 ): void {
-  const { eventId, dateKey } = partsOf(id);
+  const { eventId, dateKey } = partsOfId(id);
   const event = hand.event(eventId);
   if (!event) return;
   const before = dateAsEvent(event, dateKey);

@@ -1,3 +1,4 @@
+import { partsOfId } from '../../agenda/occurrence';
 import { skipDates, removeDates } from '../../editing/series/skips';
 import { keyOfWall, seriesOf } from '../../editing/series/dates';
 import type { CalendarEvent } from '../../model/event';
@@ -86,9 +87,8 @@ export const overClosures: Check = {
     }));
   },
   mend({ ids }, _how, { now }, hand) {
-    const [eventId] = ids[0]!.split('@');
-    const event = hand.event(eventId!);
-    const keys = ids.map((id) => id.slice(id.indexOf('@') + 1));
+    const event = hand.event(partsOfId(ids[0]!).eventId);
+    const keys = ids.map((id) => partsOfId(id).dateKey!);
     if (event) hand.putEvent(skipDates(event, keys, now));
   },
 };

@@ -12,7 +12,7 @@ import { cityOf } from '../../time/zoneNames';
 import { instantFromWall, wallFromInstant } from '../../time/zones';
 import type { Check, World } from './check';
 import { keyOf } from './check';
-import { partsOf } from './parts';
+import { partsOfId } from '../../agenda/occurrence';
 import { whenOf } from './words';
 
 /** Hours at which hardly anybody has an event. */
@@ -166,7 +166,7 @@ export const outsideHours: Check = {
     });
   },
   mend({ ids }, _how, { now, zone, settings }, hand) {
-    const event = hand.event(partsOf(ids[0]!).eventId);
+    const event = hand.event(partsOfId(ids[0]!).eventId);
     if (!event) return;
     const { workweek } = settings;
     const start = wallOnClock(event.start, zone);
