@@ -93,7 +93,7 @@ test('a drag that is held at the edge scrolls the sheet on', async ({ page, isPh
   const from = { x: box.x + Math.min(box.width / 2, 20), y: box.y + box.height / 2 };
   const ruler = await boxOf(page.getByRole('slider', { name: 'Weeks' }));
   const edge = { x: from.x, y: ruler.y - 8 };
-  const there = () => expect(page.getByText(/^Mon,? 30 Nov, /)).toBeVisible();
+  const there = () => expect(page.getByText(/^Mon,? 30 Nov, 09:00 – 12:00/)).toBeVisible();
   if (isPhone) await touchDrag(page, [from, edge], 400, there);
   else await mouseDrag(page, from, edge, there);
   await expect(last).toBeInViewport();

@@ -67,6 +67,7 @@ test('the mess of a year is put in order, check by check, and taken back', async
   ] as const) {
     await open(page, check);
     const one = found(page).getByRole('button', { name: button }).first();
+    await expect(one).toBeVisible();
     const before = await found(page).getByRole('listitem').count();
     await one.click();
     await expect(found(page).getByRole('listitem')).toHaveCount(before - 1);
