@@ -1,3 +1,4 @@
+import { demoFile } from './files';
 import type { SingleSpec } from './singles';
 
 /** What a year leaves behind, so that each check of Tidy has something to find. Away from the weeks around now. */
@@ -19,7 +20,10 @@ export const MESS: SingleSpec[] = [
     day: 53,
     at: '13:30',
     minutes: 30,
-    more: { notes: 'Join at https://rooms.example/brassworks\nBring the old terms.' },
+    more: {
+      notes: 'Join at https://rooms.example/brassworks\nBring the old terms.',
+      attachments: [demoFile('demo.terms', 'Lens terms.txt')],
+    },
   },
   // Typed by London's clock, and meant by Osaka's.
   { title: 'Lens freight call', calendar: 'clients', day: 54, at: '02:00', minutes: 45 },
@@ -35,7 +39,10 @@ export const MESS: SingleSpec[] = [
     day: -26,
     at: '08:45',
     minutes: 15,
-    more: { reminders: [{ minutes: -10, from: 'start' }] },
+    more: {
+      reminders: [{ minutes: -10, from: 'start' }],
+      attachments: [demoFile('demo.termsAgain', 'Lens terms.txt')],
+    },
   },
   // Private, and shown to whoever sees the calendar.
   { title: 'Dentist', calendar: 'workshop', day: -19, at: '16:15', minutes: 45 },

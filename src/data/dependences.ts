@@ -1,4 +1,5 @@
 import type { Query, QueryClient } from '@tanstack/react-query';
+import type { Filter } from '@/core/model/filter';
 import type { RecordType } from '@/core/model/kinds';
 import { partsOfId } from '@/core/agenda/occurrence';
 import type { Announcement } from '@/engine/announcement';
@@ -76,10 +77,18 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   reminders: onKinds('event', 'calendar', 'reminding', 'settings'),
 };
 
+type MayAsk = { filter?: Partial<Filter>; checks?: Filter['checks'] } | null | undefined;
+
+/** Whether a key has a filter, or a query with one, that asks for what checks find. */
+const asksForChecks = (key: Key): boolean =>
+  (key as readonly MayAsk[]).some((part) => (part?.filter ?? part)?.checks?.length);
+
 /** Whether a query's answer may be another one now. */
 function isTouched({ queryKey }: Pick<Query, 'queryKey'>, changed: Announcement): boolean {
   const depends = DEPENDENCES[String(queryKey[0])];
-  return depends ? depends(changed, queryKey) : true;
+  // What checks find may be other dates than those that were changed.
+  if (!depends || asksForChecks(queryKey)) return true;
+  return depends(changed, queryKey);
 }
 
 /** Asks anew for what a change touches: at once what is seen, the rest when it is next seen. */

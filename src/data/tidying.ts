@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { CheckName } from '@/core/tidy/checks/names';
+import type { CheckName } from '@/core/model/checks';
 import type { DayNumber } from '@/core/time/units';
 import type { Looking } from '@/engine/tidy/world';
 import { useEngine } from './engineContext';

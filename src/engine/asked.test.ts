@@ -102,6 +102,7 @@ test('an event is past once its last date may be over everywhere', () => {
       event: newEvent({ id: 'e', calendarId: 'c', title: 'Rope', rule, ...on('2026-11-24') }, 0),
       calendar: undefined,
       categoryOf: () => undefined,
+      foundBy: () => ({ ids: new Set(), eventIds: new Set() }),
     });
   expect(isThere(undefined, '2026-11-24T12:00:00')).toBe(true);
   expect(isThere(undefined, '2026-11-27T12:00:00')).toBe(false);

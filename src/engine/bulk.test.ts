@@ -211,6 +211,28 @@ describe('what is done to many as wholes', () => {
     expect(week.filter((line) => line.startsWith('Round'))).toHaveLength(4);
   });
 
+  test('skipped are dates of series, each by itself; what is single stays', async () => {
+    const dates = ['round@2026-11-25T09:00:00', 'round@2026-11-26T09:00:00', 'call'];
+    const engine = await opened(SEED);
+    const scope = { ...targets(dates), scope: 'every' as const };
+    const request = { ...scope, deed: { kind: 'skip' as const } };
+    const preview = engine.bulk.deedPreview(request, MANNER);
+    expect(preview.lines.map(({ title, outcome }) => `${title} ${outcome}`)).toEqual([
+      'Round is skipped',
+      'Call is single: dates are skipped',
+      'Round is skipped',
+    ]);
+    expect(preview.series).toEqual([]);
+    const before = weekOf(engine).filter((line) => line.startsWith('Round'));
+    expect(await done(engine, { kind: 'doToMany', request })).toBe('Skipped 2 dates');
+    const after = weekOf(engine).filter((line) => line.startsWith('Round'));
+    expect(before.filter((line) => !after.includes(line))).toEqual([
+      'Round 11-25T09:00 work',
+      'Round 11-26T09:00 work',
+    ]);
+    expect(after).toHaveLength(before.length - 2);
+  });
+
   test('copied, also from a followed calendar to one’s own', async () => {
     const { week } = await did({ kind: 'copy', days: 1, calendarId: 'clients' }, [
       'call',

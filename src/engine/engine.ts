@@ -16,6 +16,7 @@ import { FeedSync } from './feeds/feedSync';
 import { AttachmentStore } from './files/attachmentStore';
 import { Files } from './files/files';
 import { Finding } from './finding/finding';
+import type { FoundBy } from './queries/asked';
 import { Queries } from './queries/queries';
 import type { ReadOnly, Unsaved } from './repository';
 import type { SendMessage } from './reminders/outbox';
@@ -116,11 +117,14 @@ export class Engine {
     const { name } = surroundings;
     const changed = () => this.tell(true);
     const attachments = new AttachmentStore(repository, outside.files);
-    const queries = new Queries(repository, index, attachments);
-    const commands = new Commands({ repository, index, attachments, name, changed });
+    const tidying = new Tidying({ records: repository, index });
+    const foundBy: FoundBy = (check, now) => tidying.foundBy(check, now);
+    const queries = new Queries(repository, index, attachments, foundBy);
+    const commands = new Commands({ repository, index, foundBy, attachments, name, changed });
     this.files = new Files({
       repository,
       index,
+      foundBy,
       queries,
       commands,
       attachments,
@@ -140,9 +144,9 @@ export class Engine {
       isReady: () => this.progress.ready,
       changed,
     });
-    this.finding = new Finding({ repository, index });
+    this.finding = new Finding({ repository, index, foundBy });
     this.bulk = new Bulk({ repository, index });
-    this.tidying = new Tidying({ records: repository, index });
+    this.tidying = tidying;
     this.repository = repository;
     this.queries = queries;
     this.commands = commands;

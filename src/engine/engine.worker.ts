@@ -1,5 +1,6 @@
 import { expose, proxy } from 'comlink';
 import { nanoid } from 'nanoid';
+import { demoFiles } from '@/../demo/files';
 import { demoSeed } from '@/../demo/scenario';
 import type { DayNumber, EpochMs } from '@/core/time/units';
 import { askFeed } from './feeds/askFeed';
@@ -44,6 +45,7 @@ const api = {
   async open(store: StoreName, present: Present, onStatus: OnStatus) {
     const channel = new BroadcastChannel(nameOf(store));
     const surroundings = surroundingsOf(store, channel);
+    const files = openFileStore(filesOf(store));
     const engine = new Engine(
       openRecordStore(nameOf(store), {
         onEmptied: () => void engine.storeEmptied(),
@@ -53,10 +55,12 @@ const api = {
       {
         askFeed,
         sendMessage: outboxOf(store),
-        files: openFileStore(filesOf(store)),
+        files,
       },
     );
     channel.onmessage = (message: MessageEvent<string[]>) => void engine.hear(message.data);
+    // A file whose content could not be put there says so when it is opened.
+    if (store === 'demo') void files.put(demoFiles()).catch(() => undefined);
     await engine.open(seedOf(store, present), onStatus, present.wasUsed);
     return proxy(engine);
   },

@@ -1,5 +1,7 @@
 import { INKS } from '@/core/model/inks';
+import { EMPTY_FILTER } from '@/core/model/filter';
 import type { TypedRecord } from '@/core/model/records';
+import { EVERYTHING } from '@/core/query/eventQuery';
 import type { Engine } from './engine';
 import { calendar, done, event, NOW, opened, zoned } from './testing/opened';
 
@@ -30,6 +32,38 @@ async function counts(engine: Engine): Promise<Record<string, number>> {
     all.filter(({ count }) => count > 0).map(({ check, count }) => [check, count]),
   );
 }
+
+test('a finding is mended and new events too by a rule, as one change', async () => {
+  const engine = await opened(SEED);
+  const [found] = await engine.tidying.findings('unguarded', LOOKING);
+  const { check, key, ids, ways } = found!;
+  const mends = [{ check, key, ids, how: ways[0]!.how }];
+  const command = { kind: 'mendFindings', mends, zone: LOOKING.zone, rule: ways[0]!.rule } as const;
+  expect(await done(engine, command)).toBe(
+    'Tidied 1 finding: private-looking, and made a rule for "Dentist"',
+  );
+  expect(engine.queries.rules()).toMatchObject([
+    { words: '"Dentist"', steps: [{ kind: 'visibility', visibility: 'private' }], isOn: true },
+  ]);
+  await engine.commands.step('undo');
+  expect(engine.queries.rules()).toEqual([]);
+  expect(engine.queries.event('old')?.visibility).toBe('public');
+});
+
+test('what a check finds can be asked for like anything else, and is gone once it is mended', async () => {
+  const engine = await opened(SEED);
+  const query = {
+    ...EVERYTHING,
+    now: NOW,
+    filter: { ...EMPTY_FILTER, checks: ['untitled' as const, 'unguarded' as const] },
+  };
+  expect(engine.finding.matching(query, null, LOOKING.zone)).toEqual(['bare', 'old']);
+  const [found] = await engine.tidying.findings('unguarded', LOOKING);
+  const { check, key, ids, ways } = found!;
+  const mends = [{ check, key, ids, how: ways[0]!.how }];
+  await done(engine, { kind: 'mendFindings', mends, zone: LOOKING.zone });
+  expect(engine.finding.matching(query, null, LOOKING.zone)).toEqual(['bare']);
+});
 
 test('checks follow every change, and all that one finds is mended as one change', async () => {
   const engine = await opened(SEED);

@@ -8,7 +8,7 @@ import type { EpochMs, WallMs } from '../time/units';
 import type { Extent } from './extent';
 import { extentOf, ZONE_REACH } from './extent';
 import type { Occurrence, Window } from './occurrence';
-import { byStart } from './occurrence';
+import { byStart, dateId } from './occurrence';
 import type { Basis } from './series';
 import { compileSeries, placed } from './series';
 import { SeriesDates } from './seriesDates';
@@ -275,7 +275,7 @@ function occurrence(
   const wall = place.basis === 'wall';
   const wholeDay = isWholeDay(of);
   return {
-    id: date ? `${event.id}@${date.key}` : event.id,
+    id: date ? dateId(event.id, date.key) : event.id,
     eventId: event.id,
     calendarId: event.calendarId,
     dateKey: date?.key ?? null,

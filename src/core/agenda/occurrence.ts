@@ -50,6 +50,9 @@ export interface Window {
   zone: string;
 }
 
+/** The id of a date of a series. */
+export const dateId = (eventId: string, dateKey: string) => `${eventId}@${dateKey}`;
+
 /** The event's id and the name of its date that an occurrence's id is made of. */
 export function partsOfId(id: string): { eventId: string; dateKey: string | null } {
   const at = id.indexOf('@');

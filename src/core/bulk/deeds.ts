@@ -18,6 +18,8 @@ import type { Subject } from './subjects';
 /** What is done to events as wholes, rather than to what they say. */
 export type BulkDeed =
   | { kind: 'remove' }
+  /** Dates of series don't happen; what is single stays. */
+  | { kind: 'skip' }
   /** Copies, so many days on, on the calendar of each or on another. */
   | { kind: 'copy'; days: number; calendarId: string | null }
   | { kind: 'join' }
@@ -67,6 +69,20 @@ function removal(subjects: readonly Subject[], { now }: BulkManner): DeedPlan {
     return { subject, outcome, isChanged: true };
   });
   return { lines, edits: becoming.edits };
+}
+
+/** Skips dates of series, each by itself. */
+function skips(subjects: readonly Subject[], manner: BulkManner): DeedPlan {
+  const isDate = ({ id, event }: Subject) => id !== event.id;
+  const dates = subjects.filter(isDate).map((one) => ({ ...one, scope: 'this' as const }));
+  const { lines, edits } = removal(dates, manner);
+  const others = subjects.filter((subject) => !isDate(subject));
+  const untouched = others.map((subject): DeedLine => ({
+    subject,
+    outcome: `is ${isSeries(subject.event) ? 'a series as a whole' : 'single'}: dates are skipped`,
+    isChanged: false,
+  }));
+  return { lines: [...lines, ...untouched], edits };
 }
 
 function copies(
@@ -156,6 +172,8 @@ export function planDeed(
     switch (deed.kind) {
       case 'remove':
         return removal(meant, manner);
+      case 'skip':
+        return skips(meant, manner);
       case 'copy':
         return copies(meant, deed, manner);
       case 'join':

@@ -81,16 +81,17 @@ export function sayBulk(steps: readonly BulkStep[], events: number, hourCycle: H
   return `Changed ${count(events, 'event')}: ${sayRuleSteps(steps, hourCycle)}`;
 }
 
-const DEEDS: Readonly<Record<BulkDeed['kind'], [string, string]>> = {
-  remove: ['Removed', ''],
-  copy: ['Copied', ''],
-  join: ['Joined', ' into one'],
-  makeSeries: ['Made a series of', ''],
-  makeSingles: ['Made single events of', ''],
+const DEEDS: Readonly<Record<BulkDeed['kind'], [string, string, string]>> = {
+  remove: ['Removed', 'event', ''],
+  skip: ['Skipped', 'date', ''],
+  copy: ['Copied', 'event', ''],
+  join: ['Joined', 'event', ' into one'],
+  makeSeries: ['Made a series of', 'event', ''],
+  makeSingles: ['Made single events of', 'event', ''],
 };
 
 /** What was done to events as wholes: "Joined 3 events into one". */
 export function sayDeed({ kind }: BulkDeed, events: number): string {
-  const [before, after] = DEEDS[kind];
-  return `${before} ${count(events, 'event')}${after}`;
+  const [before, what, after] = DEEDS[kind];
+  return `${before} ${count(events, what)}${after}`;
 }

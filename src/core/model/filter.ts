@@ -1,3 +1,4 @@
+import { EVENT_CHECKS } from './checks';
 import { availability, id, instant, plainDate, visibility, zoneName } from './common';
 import { IMPORTANCES } from './importance';
 import { z } from './zod';
@@ -45,6 +46,7 @@ export const FILTER_PARTS = [
   'dates',
   'changed',
   'broughtIn',
+  'checks',
 ] as const;
 export type FilterPart = (typeof FILTER_PARTS)[number];
 
@@ -80,6 +82,8 @@ export const filter = z.object({
   changedSince: instant.nullable().default(null),
   /** The name, or part of it, of a file that was imported. */
   broughtIn: z.string().default(''),
+  /** Checks of Tidy that must have found it. */
+  checks: z.array(z.enum(EVENT_CHECKS)).default([]),
   not: z.array(z.enum(FILTER_PARTS)).default([]),
   isPastHidden: z.boolean(),
 });
@@ -100,6 +104,7 @@ export const EMPTY_FILTER: Filter = {
   dates: null,
   changedSince: null,
   broughtIn: '',
+  checks: [],
   not: [],
   isPastHidden: false,
 };

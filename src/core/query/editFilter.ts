@@ -16,6 +16,7 @@ const FIELDS: Readonly<Record<FilterPart, readonly (keyof Filter)[]>> = {
   dates: ['dates'],
   changed: ['changedSince'],
   broughtIn: ['broughtIn'],
+  checks: ['checks'],
 };
 
 /** A filter without one of its parts. */

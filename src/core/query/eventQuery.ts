@@ -8,7 +8,7 @@ import { EMPTY_FILTER } from '../model/filter';
 import { DAY, parseDate } from '../time/civil';
 import type { DayNumber, EpochMs } from '../time/units';
 import type { Subject, Whole } from './filterParts';
-import { filterTest } from './filterParts';
+import { filterTest, WHOLE_SERIES } from './filterParts';
 
 /** The calendars that a question is about: those shown everywhere, all that there are, or these. */
 export type AskedCalendars = 'shown' | 'all' | readonly string[];
@@ -82,7 +82,7 @@ export function wholeTest({ filter, now }: Pick<EventQuery, 'filter' | 'now'>) {
       zone: zoneOf(event.start),
       travelBefore: isWhole ? 0 : event.travelBefore,
       travelAfter: isWhole ? 0 : event.travelAfter,
-      dateKey: isSeries(event) ? '' : null,
+      dateKey: isSeries(event) ? WHOLE_SERIES : null,
       ...(asksDays ? reach(event) : { start: 0, end: 0 }),
       endMs: filter.isPastHidden ? lastEnd(event) : Infinity,
     };

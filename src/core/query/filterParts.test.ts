@@ -1,3 +1,4 @@
+import type { EventCheck } from '../model/checks';
 import type { CalendarEvent } from '../model/event';
 import { newEvent } from '../model/event';
 import type { Filter } from '../model/filter';
@@ -6,13 +7,19 @@ import { at, timed, TODAY, wholeDays } from '../testing/occurrences';
 import { turnedRound, withoutPart } from './editFilter';
 import { wholeTest } from './eventQuery';
 import { readFilter, writeFilter } from './filterAddress';
-import type { Subject, Whole } from './filterParts';
+import type { FoundIds, Subject, Whole } from './filterParts';
 import { filterTest, partsSet, partsSetOf } from './filterParts';
 import { sayFilter } from './sayFilter';
 
 const NAMES: Readonly<Record<string, { name: string }>> = {
   lamps: { name: 'Lamps' },
   freight: { name: 'Freight' },
+};
+
+const NOTHING: FoundIds = { ids: new Set(), eventIds: new Set() };
+const FOUND: Partial<Record<EventCheck, FoundIds>> = {
+  clashing: { ids: new Set(['e@2026-11-24T09:00:00']), eventIds: new Set(['e']) },
+  untitled: { ids: new Set(['e']), eventIds: new Set(['e']) },
 };
 
 const of = (event: CalendarEvent, calendar: Partial<Whole['calendar']> = {}): Whole => ({
@@ -25,6 +32,7 @@ const of = (event: CalendarEvent, calendar: Partial<Whole['calendar']> = {}): Wh
     ...calendar,
   },
   categoryOf: (id) => NAMES[id],
+  foundBy: (check) => FOUND[check] ?? NOTHING,
 });
 
 const passes = (subject: Subject, whole: Whole, { filter, now }: { filter: Filter; now: number }) =>
@@ -197,6 +205,24 @@ const FULL: Filter = {
   not: ['calendars', 'kinds'],
   isPastHidden: true,
 };
+
+test('what a check found is its dates, and as a whole the series of one', () => {
+  const asks = (checks: EventCheck[]) => ({ filter: { ...EMPTY_FILTER, checks }, now: 0 });
+  const series = event({ rule: 'FREQ=DAILY' });
+  const rope = timed('Rope', TODAY, at(9), at(10));
+  const found = { ...rope, dateKey: '2026-11-24T09:00:00' };
+  const other = { ...found, dateKey: '2026-11-25T09:00:00' };
+  expect([found, other].map((o) => passes(o, of(series), asks(['clashing'])))).toEqual([
+    true,
+    false,
+  ]);
+  expect(passes(other, of(series), asks(['files', 'untitled']))).toBe(true);
+  expect(wholeTest(asks(['clashing']))(of(series))).toBe(true);
+  expect(wholeTest(asks(['files']))(of(series))).toBe(false);
+  expect(sayFilter(asks(['clashing', 'files']).filter, SAID)).toBe(
+    'found by Tidy: Clashes or Files',
+  );
+});
 
 test('a question is said in words', () => {
   expect(sayFilter(FULL, SAID)).toBe(

@@ -1,6 +1,8 @@
 import type { Occurrence } from '../agenda/occurrence';
+import { dateId } from '../agenda/occurrence';
 import type { Calendar } from '../model/calendar';
 import type { CalendarEvent } from '../model/event';
+import type { EventCheck } from '../model/checks';
 import type { Filter, FilterKind, FilterPart, TextField } from '../model/filter';
 import { EMPTY_FILTER, FILTER_PARTS } from '../model/filter';
 import { importanceOf } from '../model/importance';
@@ -10,6 +12,9 @@ import { calendarReminders } from '../reminders/following';
 import { DAY, parseDate } from '../time/civil';
 import { fold } from './fold';
 import { wordsOf } from './words';
+
+/** The name of the date of a subject that is a series as a whole. */
+export const WHOLE_SERIES = '';
 
 /** What a filter looks at: a date as a window shows it, or an event as a whole. */
 export type Subject = Pick<
@@ -31,11 +36,20 @@ export type Subject = Pick<
   | 'travelAfter'
 >;
 
+/** What a check of Tidy has found. */
+export interface FoundIds {
+  /** Ids of events, and of dates (by their occurrences' ids). */
+  ids: ReadonlySet<string>;
+  /** Ids of the events, of whichever date. */
+  eventIds: ReadonlySet<string>;
+}
+
 /** An event with what it lies on and is labelled with. */
 export interface Whole {
   event: CalendarEvent;
   calendar: (CalendarReminders & Pick<Calendar, 'name'>) | undefined;
   categoryOf(id: string): Pick<Category, 'name'> | undefined;
+  foundBy(check: EventCheck): FoundIds;
 }
 
 /** The folded texts of events, which never change: records are put, not altered. */
@@ -111,6 +125,12 @@ function isKind(subject: Subject, { event, calendar }: Whole, kind: FilterKind):
   }
 }
 
+/** Whether a check has found a date, or its event as a whole. */
+function isFound({ dateKey }: Subject, { event: { id } }: Whole, found: FoundIds): boolean {
+  if (dateKey === WHOLE_SERIES) return found.eventIds.has(id);
+  return found.ids.has(id) || (dateKey !== null && found.ids.has(dateId(id, dateKey)));
+}
+
 /** Days (wall ms) of a range; without end where it has none. */
 function wallsOf({ from, to }: NonNullable<Filter['dates']>): { from: number; to: number } {
   return {
@@ -183,6 +203,11 @@ const PARTS: Readonly<Record<FilterPart, Part>> = {
     isSet: ({ broughtIn }) => isSaid(broughtIn),
     holds: (_, { event }, { broughtIn }) =>
       fold(event.broughtIn ?? '').includes(fold(broughtIn.trim())),
+  },
+  checks: {
+    isSet: ({ checks }) => checks.length > 0,
+    holds: (subject, whole, { checks }) =>
+      checks.some((check) => isFound(subject, whole, whole.foundBy(check))),
   },
 };
 

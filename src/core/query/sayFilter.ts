@@ -1,3 +1,4 @@
+import { CHECK_WORDS } from '../model/checks';
 import type { Filter, FilterKind, FilterPart, TextField } from '../model/filter';
 import { dayOfWall, parseDate } from '../time/civil';
 import type { Wording } from '../time/words';
@@ -48,6 +49,7 @@ export const PART_NAMES: Readonly<Record<FilterPart, string>> = {
   dates: 'Dates',
   changed: 'Changed since',
   broughtIn: 'Imported with',
+  checks: 'Found by Tidy',
 };
 
 /** How a filter is said: whose words and clock, and what things are called. */
@@ -88,6 +90,8 @@ const SAY: Readonly<Record<FilterPart, (filter: Filter, wording: FilterWording) 
   changed: ({ changedSince }, { wording, clock }) =>
     `changed since ${sayDay(dayOfWall(wallFromInstant(changedSince!, clock)), wording, DATED_DAY)}`,
   broughtIn: ({ broughtIn }) => `imported with ${broughtIn.trim()}`,
+  checks: ({ checks }) =>
+    `found by Tidy: ${either(checks.map((check) => CHECK_WORDS[check].name))}`,
 };
 
 /** A part of a filter in words: "on Clients or Workshop", "not at Quay 3". */

@@ -70,3 +70,6 @@ export function excerpt(text: string, words: readonly string[], around = AROUND)
   const shown = `${cutFrom > 0 ? '… ' : ''}${flat.slice(cutFrom, cutTo)}${cutTo < flat.length ? ' …' : ''}`;
   return marked(shown, words);
 }
+
+/** A whole text as one phrase, to be looked for by `wordsOf`. */
+export const asPhrase = (text: string): string => `"${text.trim().replaceAll('"', ' ')}"`;

@@ -1,6 +1,6 @@
 import { EventIndex } from '../agenda/eventIndex';
 import type { Occurrence } from '../agenda/occurrence';
-import { leaveBy } from '../agenda/occurrence';
+import { dateId, leaveBy } from '../agenda/occurrence';
 import { dateAsEvent } from '../editing/series/dates';
 import type { RelativeReminder, Reminder } from '../model/common';
 import type { CalendarEvent } from '../model/event';
@@ -95,7 +95,7 @@ export function fixedDue(event: CalendarEvent): DueReminder[] {
   return [
     ...of(event.id, event.reminders),
     ...Object.entries(event.changedDates).flatMap(([key, { reminders }]) =>
-      of(`${event.id}@${key}`, reminders),
+      of(dateId(event.id, key), reminders),
     ),
   ];
 }

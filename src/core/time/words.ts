@@ -11,13 +11,13 @@ export interface Wording {
   hourCycle: HourCycle;
 }
 
-/** English as it is written where dates have that order: "24 Nov 2026", "Nov 24, 2026", "2026-11-24" in figures. */
 /** Which part of a date comes first. */
 export const DATE_ORDERS = ['day', 'month', 'year'] as const;
 type DateOrder = (typeof DATE_ORDERS)[number];
 
 const LOCALES: Record<DateOrder, string> = { day: 'en-GB', month: 'en-US', year: 'en-CA' };
 
+/** English as it is written where dates have that order: "24 Nov 2026", "Nov 24, 2026", "2026-11-24" in figures. */
 export const localeOf = (order: DateOrder): string => LOCALES[order];
 
 /** Which parts of a date are written, and how. */

@@ -146,7 +146,7 @@ export class Bulk {
       changed: lines.filter(({ isChanged }) => isChanged).length,
       refused: [],
       consequences: this.consequences(edits, request, manner),
-      series: this.series(request, manner),
+      series: request.deed.kind === 'skip' ? [] : this.series(request, manner),
     };
   }
 

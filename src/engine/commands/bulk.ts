@@ -70,12 +70,16 @@ export function bulkOf(
   return planBulk(subjects, request.steps, leftOut, mannerOf(situation, request));
 }
 
+/** What a deed reaches: skipping is done date by date, whatever the scope of other things. */
+const reaching = (request: DeedRequest): DeedRequest =>
+  request.deed.kind === 'skip' ? { ...request, scope: 'this', scopes: {} } : request;
+
 /** What a deed comes to, as things are. @throws RangeError when it can't be done. */
 export function deedOf(
   situation: Pick<Situation, 'records' | 'now' | 'newId'>,
   request: DeedRequest,
 ): DeedPlan {
-  const subjects = targetsOf(situation.records, request);
+  const subjects = targetsOf(situation.records, reaching(request));
   return planDeed(subjects, request.deed, new Set(request.leftOut), mannerOf(situation, request));
 }
 

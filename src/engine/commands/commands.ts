@@ -7,6 +7,7 @@ import { keyOf } from '@/core/model/records';
 import type { EpochMs } from '@/core/time/units';
 import type { ChangeRequest, Edit, HistoryEntry } from '../change';
 import type { AttachmentStore } from '../files/attachmentStore';
+import type { FoundBy } from '../queries/asked';
 import { removedCalendars } from '../queries/removed';
 import type { Repository } from '../repository';
 import { yieldToEventLoop } from '../yieldToEventLoop';
@@ -61,6 +62,7 @@ const LISTED = 200;
 interface Parts {
   repository: Repository;
   index: EventIndex;
+  foundBy: FoundBy;
   attachments: AttachmentStore;
   /** This window's name. */
   name: string;
@@ -76,8 +78,9 @@ export class Commands {
   constructor(private readonly parts: Parts) {}
 
   private plan(command: Command, { now, saying }: Manner): Plan | null {
-    const { repository: records, index } = this.parts;
-    return planOf({ records, index, now, saying, newId: () => nanoid(12) }, command);
+    const { repository: records, index, foundBy } = this.parts;
+    const situation = { records, index, foundBy, now, saying, newId: () => nanoid(12) };
+    return planOf(situation, command);
   }
 
   /**

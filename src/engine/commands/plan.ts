@@ -1,15 +1,13 @@
-import type { EventIndex } from '@/core/agenda/eventIndex';
 import type { Saying } from '@/core/editing/sayMove';
 import type { EpochMs } from '@/core/time/units';
 import type { Edit } from '../change';
+import type { Asked } from '../queries/asked';
 import type { Repository } from '../repository';
 
 export type Records = Pick<Repository, 'get' | 'all'>;
 
 /** What a command is worked out from: how things stand, when (epoch ms), and how times are said. */
-export interface Situation {
-  records: Records;
-  index: EventIndex;
+export interface Situation extends Asked {
   now: EpochMs;
   saying: Saying;
   /** A new record's id. */

@@ -62,11 +62,9 @@ export function sweepSetting(asked: Asked): SweepSetting {
 }
 
 /** Takes the dates of series that fall on other calendars' events out of their way. */
-export const sweepSeries: Planner<{ request: SweepRequest }> = (
-  { records, index, now },
-  { request },
-) => {
-  const steps = planned(request, sweepSetting({ records, index }));
+export const sweepSeries: Planner<{ request: SweepRequest }> = (situation, { request }) => {
+  const { records, now } = situation;
+  const steps = planned(request, sweepSetting(situation));
   const edits = sweepEvents(steps, (id) => records.get('event', id) ?? null, request.zone, now);
   if (!edits.length) return null;
   const done = effective(steps);

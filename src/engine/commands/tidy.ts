@@ -3,12 +3,13 @@ import type { CalendarEvent } from '@/core/model/event';
 import { revised } from '@/core/model/event';
 import { quotedTitle } from '@/core/model/titleOf';
 import type { Found } from '@/core/tidy/checks';
-import type { CheckName } from '@/core/tidy/checks/names';
-import { CHECK_WORDS } from '@/core/tidy/checks/names';
+import type { CheckName } from '@/core/model/checks';
+import { CHECK_WORDS } from '@/core/model/checks';
 import { CHECKS, leftKey } from '@/core/tidy/checks';
 import type { Hand } from '@/core/tidy/checks/check';
 import type { Choices } from '@/core/tidy/doubles';
 import { joinDoubles, keptOf } from '@/core/tidy/doubles';
+import type { TidyRule } from '@/core/model/tidyRule';
 import { count } from '@/core/time/words';
 import type { Edit } from '../change';
 import { worldOf } from '../tidy/world';
@@ -74,11 +75,15 @@ class Recorder implements Hand {
   }
 }
 
-/** Mends findings of checks, in the ways that were chosen, as one change. `zone` is the home zone. */
-export const mendFindings: Planner<{ mends: readonly Mend[]; zone: string }> = (
-  situation,
-  { mends, zone },
-) => {
+/**
+ * Mends findings of checks, in the ways that were chosen, as one change; new events are made right by
+ * `rule` from then on, where there is one. `zone` is the home zone.
+ */
+export const mendFindings: Planner<{
+  mends: readonly Mend[];
+  zone: string;
+  rule?: Pick<TidyRule, 'words' | 'steps'> | undefined;
+}> = (situation, { mends, zone, rule }) => {
   const { records, index, now, saying } = situation;
   const world = worldOf({ records, index }, { now, zone, wording: saying.wording });
   const hand = new Recorder(situation);
@@ -86,7 +91,13 @@ export const mendFindings: Planner<{ mends: readonly Mend[]; zone: string }> = (
   const edits = hand.made;
   if (!edits.length) return null;
   const names = [...new Set(mends.map(({ check }) => CHECK_WORDS[check].name.toLowerCase()))];
-  return { label: `Tidied ${count(mends.length, 'finding')}: ${names.join(', ')}`, edits };
+  const label = `Tidied ${count(mends.length, 'finding')}: ${names.join(', ')}`;
+  if (!rule) return { label, edits };
+  const kept = { ...rule, id: situation.newId(), order: now, isOn: true };
+  return {
+    label: `${label}, and made a rule for ${rule.words}`,
+    edits: [...edits, { type: 'tidyRule', before: null, after: kept }],
+  };
 };
 
 /** Joins doubles into the one that stays, each field from who was chosen to give it. */

@@ -75,13 +75,14 @@ async function contentsOf(
 
 /** An iCalendar file of what was asked for. */
 export async function exportCalendarFile(
-  { records, index, calendars, files }: Sources,
+  { calendars, files, ...asked }: Sources,
   request: ExportRequest,
 ): Promise<ExportedFile> {
+  const { records } = asked;
   const { query, period } = request;
   const ids = askedCalendars(records, query);
   const chosen = calendars.filter(({ id }) => ids.has(id));
-  const events = askEvents({ records, index }, query, period ?? null);
+  const events = askEvents(asked, query, period ?? null);
   // Tasks and what came with a file belong to whole calendars.
   const isWhole = !query.eventIds && !period && partsSet(query.filter) === 0;
   const tasks = records
@@ -110,6 +111,7 @@ export async function exportCalendarFile(
       events,
       tasks,
       passthrough,
+      uidOf: (id) => records.get('event', id)?.uid,
       categories,
       calendars: new Map(chosen.map((calendar) => [calendar.id, calendar])),
       mail: records.get('settings', 'mine')?.reminding.mail,
@@ -128,14 +130,15 @@ export interface TableRequest {
 
 /** A table file of a period: one line a date, in order of time. */
 export function exportTable(
-  { records, index, calendars }: Omit<Sources, 'files'>,
+  { calendars, ...asked }: Omit<Sources, 'files'>,
   { query, period, columns }: TableRequest,
 ): ExportedFile {
+  const { records } = asked;
   const ids = askedCalendars(records, query);
   const chosen = calendars.filter(({ id }) => ids.has(id));
   const names = new Map(chosen.map(({ id, name }) => [id, name]));
   const categories = new Map(records.all('category').map(({ id, name }) => [id, name]));
-  const { occurrences } = askDates({ records, index }, query, period);
+  const { occurrences } = askDates(asked, query, period);
   const rows = occurrences.flatMap((occurrence): OutRow[] => {
     const event = records.get('event', occurrence.eventId);
     if (!event) return [];

@@ -4,6 +4,7 @@ import { FileError } from '@/core/files/ics/scan';
 import type { EpochMs } from '@/core/time/units';
 import { EVERYTHING } from '@/core/query/eventQuery';
 import type { Commands } from '../commands/commands';
+import type { FoundBy } from '../queries/asked';
 import type { Queries } from '../queries/queries';
 import type { Repository } from '../repository';
 import type { FileStore } from '../storage/fileStore';
@@ -24,6 +25,7 @@ import { Importer } from './importer';
 interface Parts {
   repository: Repository;
   index: EventIndex;
+  foundBy: FoundBy;
   queries: Queries;
   commands: Commands;
   attachments: AttachmentStore;
@@ -94,8 +96,8 @@ export class Files {
   }
 
   private sources() {
-    const { repository: records, index, queries, store: files } = this.parts;
-    return { records, index, calendars: queries.calendars(), files };
+    const { repository: records, index, foundBy, queries, store: files } = this.parts;
+    return { records, index, foundBy, calendars: queries.calendars(), files };
   }
 
   /** A table file with one line a date of a period. */

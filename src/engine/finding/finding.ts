@@ -12,6 +12,7 @@ import { inOrder } from '@/core/model/order';
 import type { EventQuery } from '@/core/query/eventQuery';
 import { wordsOf } from '@/core/query/words';
 import type { EpochMs } from '@/core/time/units';
+import type { Asked, FoundBy } from '../queries/asked';
 import { askDates, askEvents } from '../queries/asked';
 import type { Repository } from '../repository';
 import { yieldToEventLoop } from '../yieldToEventLoop';
@@ -42,6 +43,7 @@ const SLICE = 400;
 interface Parts {
   repository: Pick<Repository, 'get' | 'all'>;
   index: EventIndex;
+  foundBy: FoundBy;
 }
 
 /** Finds events by what they say. Their texts are indexed while nothing else is asked. */
@@ -135,8 +137,8 @@ export class Finding {
       : askEvents(this.asked, query, null, zone).map(({ id }) => id);
   }
 
-  private get asked() {
-    const { repository: records, index } = this.parts;
-    return { records, index };
+  private get asked(): Asked {
+    const { repository: records, index, foundBy } = this.parts;
+    return { records, index, foundBy };
   }
 }

@@ -1,10 +1,12 @@
 import type { EventIndex } from '@/core/agenda/eventIndex';
 import type { Occurrence, Window } from '@/core/agenda/occurrence';
+import type { EventCheck } from '@/core/model/checks';
 import type { CalendarEvent } from '@/core/model/event';
 import type { EventQuery } from '@/core/query/eventQuery';
 import { boundedDays, wholeTest } from '@/core/query/eventQuery';
-import type { Whole } from '@/core/query/filterParts';
+import type { FoundIds, Whole } from '@/core/query/filterParts';
 import { filterTest, partsSet } from '@/core/query/filterParts';
+import type { EpochMs } from '@/core/time/units';
 import type { Repository } from '../repository';
 
 /** What a window shows, and how many dates a filter holds back. */
@@ -15,10 +17,14 @@ export interface Seen {
   hidden: number;
 }
 
+/** What a check of Tidy finds as things are at a moment. */
+export type FoundBy = (check: EventCheck, now: EpochMs) => FoundIds;
+
 /** Where answers are looked for. */
 export interface Asked {
   records: Pick<Repository, 'get' | 'all'>;
   index: EventIndex;
+  foundBy: FoundBy;
 }
 
 /** Ids of the calendars that a query is about, removed ones left out. */
@@ -36,15 +42,24 @@ export function askedCalendars(
   return new Set(asked.map(({ id }) => id));
 }
 
-/** An event with its calendar and categories. */
-export const wholeOf = (records: Pick<Repository, 'get'>, event: CalendarEvent): Whole => ({
-  event,
-  calendar: records.get('calendar', event.calendarId),
-  categoryOf: (id) => records.get('category', id),
-});
+/** Makes events whole: with their calendar and categories, and what was found about them. */
+export function wholesOf(
+  { records, foundBy }: Pick<Asked, 'records' | 'foundBy'>,
+  now: EpochMs,
+): (event: CalendarEvent) => Whole {
+  const categoryOf = (id: string) => records.get('category', id);
+  const found = (check: EventCheck) => foundBy(check, now);
+  return (event) => ({
+    event,
+    calendar: records.get('calendar', event.calendarId),
+    categoryOf,
+    foundBy: found,
+  });
+}
 
 /** The dates of a window that a query means, in order of start. */
-export function askDates({ records, index }: Asked, query: EventQuery, window: Window): Seen {
+export function askDates(asked: Asked, query: EventQuery, window: Window): Seen {
+  const { records, index } = asked;
   const found = index.query(window, askedCalendars(records, query));
   const { eventIds } = query;
   const only = eventIds && new Set(eventIds);
@@ -53,9 +68,10 @@ export function askDates({ records, index }: Asked, query: EventQuery, window: W
     : found.occurrences;
   if (partsSet(query.filter) === 0) return { ...found, occurrences: meant, hidden: 0 };
   const passes = filterTest(query.filter, query.now);
+  const wholeOf = wholesOf(asked, query.now);
   const occurrences = meant.filter((o) => {
     const event = records.get('event', o.eventId);
-    return event !== undefined && passes(o, wholeOf(records, event));
+    return event !== undefined && passes(o, wholeOf(event));
   });
   return { ...found, occurrences, hidden: meant.length - occurrences.length };
 }
@@ -80,6 +96,7 @@ export function askEvents(
   const calendarIds = askedCalendars(records, query);
   const only = query.eventIds && new Set(query.eventIds);
   const passes = wholeTest(query);
+  const wholeOf = wholesOf(asked, query.now);
   return records
     .all('event')
     .filter(
@@ -87,6 +104,6 @@ export function askEvents(
         event.removedAt === undefined &&
         calendarIds.has(event.calendarId) &&
         (!only || only.has(event.id)) &&
-        passes(wholeOf(records, event)),
+        passes(wholeOf(event)),
     );
 }

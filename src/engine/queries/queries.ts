@@ -30,7 +30,7 @@ import type { AttachmentRow, AttachmentStore } from '../files/attachmentStore';
 import type { Repository } from '../repository';
 import type { AgendaPage, AgendaRequest } from './agendaPages';
 import { agendaPage } from './agendaPages';
-import type { Seen } from './asked';
+import type { Asked, FoundBy, Seen } from './asked';
 import { askDates, askedCalendars, askEvents } from './asked';
 import { foresight } from './foresight';
 import type { RemovedCalendar } from './removed';
@@ -56,6 +56,7 @@ export class Queries {
     private readonly records: Pick<Repository, 'get' | 'all' | 'setAside'>,
     private readonly index: EventIndex,
     private readonly store: AttachmentStore,
+    private readonly foundBy: FoundBy,
   ) {}
 
   /** Own and followed calendars in their order, without removed ones. */
@@ -69,8 +70,9 @@ export class Queries {
     return this.records.get('settings', 'mine') ?? DEFAULT_SETTINGS;
   }
 
-  private get asked() {
-    return { records: this.records, index: this.index };
+  private get asked(): Asked {
+    const { records, index, foundBy } = this;
+    return { records, index, foundBy };
   }
 
   /** What happens in a window, as far as it is in sight, in order of start; how much is not. */
@@ -126,7 +128,7 @@ export class Queries {
     const event = this.event(eventId);
     if (!event || event.removedAt !== undefined) return null;
     const occurrence = locate(this.index, event, dateKey, zone);
-    return occurrence && seenBy(this.records, occurrence, event, query);
+    return occurrence && seenBy(this.asked, occurrence, event, query);
   }
 
   /** The next dates of an event, stored or not, with what each would meet. `now` is epoch ms. */

@@ -5,8 +5,8 @@ import type { CalendarEvent } from '@/core/model/event';
 import { dayOfWall, parseLocal } from '@/core/time/civil';
 import type { EventQuery } from '@/core/query/eventQuery';
 import { filterTest } from '@/core/query/filterParts';
-import type { Repository } from '../repository';
-import { askedCalendars, wholeOf } from './asked';
+import type { Asked } from './asked';
+import { askedCalendars, wholesOf } from './asked';
 
 /** Where an event is, and what of a sheet's query would hold it back. */
 export interface Whereabouts {
@@ -52,14 +52,17 @@ export function locate(
 
 /** Whether a sheet that asks by a query shows an occurrence. */
 export function seenBy(
-  records: Pick<Repository, 'get' | 'all'>,
+  asked: Pick<Asked, 'records' | 'foundBy'>,
   occurrence: Occurrence,
   event: CalendarEvent,
   query: EventQuery,
 ): Whereabouts {
   return {
     occurrence,
-    isCalendarShown: askedCalendars(records, query).has(occurrence.calendarId),
-    passesFilter: filterTest(query.filter, query.now)(occurrence, wholeOf(records, event)),
+    isCalendarShown: askedCalendars(asked.records, query).has(occurrence.calendarId),
+    passesFilter: filterTest(query.filter, query.now)(
+      occurrence,
+      wholesOf(asked, query.now)(event),
+    ),
   };
 }

@@ -1,9 +1,12 @@
 import type { Found } from '@/core/tidy/checks';
-import type { CheckName } from '@/core/tidy/checks/names';
+import type { CheckName, EventCheck } from '@/core/model/checks';
 import { findingsOf } from '@/core/tidy/checks';
-import { CHECK_NAMES } from '@/core/tidy/checks/names';
+import { CHECK_NAMES } from '@/core/model/checks';
 import type { World } from '@/core/tidy/checks/check';
 import { wallOf, zoneOf } from '@/core/model/common';
+import { DEFAULT_SETTINGS } from '@/core/model/others';
+import { partsOfId } from '@/core/agenda/occurrence';
+import type { FoundIds } from '@/core/query/filterParts';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
 import { compileSeries } from '@/core/agenda/series';
@@ -11,7 +14,9 @@ import { extentOfSeries } from '@/core/agenda/extent';
 import type { ChosenField, Doubles } from '@/core/tidy/doubles';
 import { differingFields } from '@/core/tidy/doubles';
 import { DAY } from '@/core/time/civil';
-import type { DayNumber } from '@/core/time/units';
+import type { DayNumber, EpochMs } from '@/core/time/units';
+import type { Wording } from '@/core/time/words';
+import { localeOf } from '@/core/time/words';
 import { instantOf } from '@/core/time/zones';
 import { yieldToEventLoop } from '../yieldToEventLoop';
 import type { Looked, Looking } from './world';
@@ -45,10 +50,14 @@ const TOLD: readonly CheckName[] = [
   'outsideHours',
 ];
 
+/** For what says nothing to a person. */
+const PLAIN_WORDING: Wording = { locale: localeOf('day'), hourCycle: '24' };
+
 /** What was found as things were at one moment, each check once. */
 interface Look {
   version: number;
   on: string;
+  wording: Wording;
   world: World;
   left: ReadonlySet<string>;
   found: Map<CheckName, readonly Found[]>;
@@ -59,6 +68,7 @@ export class Tidying {
   /** Goes on with every change, so that what was found before is known to be old. */
   private version = 0;
   private last: Look | null = null;
+  private readonly idsOf = new WeakMap<readonly Found[], FoundIds>();
 
   constructor(private readonly parts: Looked) {}
 
@@ -76,6 +86,7 @@ export class Tidying {
       this.last = {
         version,
         on,
+        wording: looking.wording,
         world: worldOf(this.parts, looking),
         left: new Set(this.parts.records.all('left').map(({ key }) => key)),
         found: new Map(),
@@ -83,13 +94,33 @@ export class Tidying {
     return this.last;
   }
 
-  /** All that a check finds. Whoever waits for something else is served before each look. */
-  async everyFinding(check: CheckName, looking: Looking): Promise<readonly Found[]> {
-    await yieldToEventLoop();
+  /** What a check finds, as it stands. */
+  private found(check: CheckName, looking: Looking): readonly Found[] {
     const { world, left, found } = this.look(looking);
     let known = found.get(check);
     if (!known) found.set(check, (known = findingsOf(check, world, left)));
     return known;
+  }
+
+  /** Ids of what a check finds, for questions that ask for it; in the home zone. */
+  foundBy(check: EventCheck, now: EpochMs): FoundIds {
+    const settings = this.parts.records.get('settings', 'mine') ?? DEFAULT_SETTINGS;
+    const zone = settings.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
+    const wording = this.last?.wording ?? PLAIN_WORDING;
+    const found = this.found(check, { now, zone, wording });
+    let ids = this.idsOf.get(found);
+    if (!ids) {
+      const all = found.flatMap((finding) => finding.ids);
+      ids = { ids: new Set(all), eventIds: new Set(all.map((id) => partsOfId(id).eventId)) };
+      this.idsOf.set(found, ids);
+    }
+    return ids;
+  }
+
+  /** All that a check finds. Whoever waits for something else is served before each look. */
+  async everyFinding(check: CheckName, looking: Looking): Promise<readonly Found[]> {
+    await yieldToEventLoop();
+    return this.found(check, looking);
   }
 
   /** How much each check finds. */

@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Calendar } from '@/core/model/calendar';
+import { CHECK_WORDS, EVENT_CHECKS } from '@/core/model/checks';
 import type { Filter, FilterKind, FilterPart } from '@/core/model/filter';
 import { FILTER_KINDS, TEXT_FIELDS } from '@/core/model/filter';
 import type { Category } from '@/core/model/others';
@@ -24,6 +25,8 @@ const KINDS: { value: FilterKind; label: string }[] = FILTER_KINDS.map((value) =
 }));
 
 const FIELDS = TEXT_FIELDS.map((value) => ({ value, label: capital(FIELD_NAMES[value]) }));
+
+const CHECKS = EVENT_CHECKS.map((value) => ({ value, label: CHECK_WORDS[value].name }));
 
 const VISIBILITIES = [
   { value: 'public' as const, label: 'Public' },
@@ -180,6 +183,15 @@ export function PartField({
           options={VISIBILITIES}
           chosen={filter.visibility}
           onChange={(visibility) => onChange({ visibility })}
+        />
+      );
+    case 'checks':
+      return (
+        <ToggleGroup
+          name="Found by any of these checks"
+          options={CHECKS}
+          chosen={filter.checks}
+          onChange={(checks) => onChange({ checks })}
         />
       );
     case 'zones':

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import { CHECK_WORDS } from '@/core/tidy/checks/names';
+import { CHECK_WORDS } from '@/core/model/checks';
 import { dayOfWall, startOfWeek } from '@/core/time/civil';
 import { useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';

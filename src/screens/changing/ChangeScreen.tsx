@@ -6,6 +6,7 @@ import { Button, HelperText, Text } from 'react-native-paper';
 import type { BulkDeed } from '@/core/bulk/deeds';
 import type { BulkStep } from '@/core/model/bulkSteps';
 import { plain } from '@/core/tidy/likeness';
+import { asPhrase } from '@/core/query/words';
 import { ruledSteps } from '@/core/tidy/rules';
 import { count } from '@/core/time/words';
 import type { ManyRequest } from '@/data/bulk';
@@ -37,6 +38,7 @@ const WAYS: { value: Way; label: string; verb: string }[] = [
   { value: 'join', label: 'Join into one', verb: 'Join' },
   { value: 'makeSeries', label: 'Make a series', verb: 'Make a series of' },
   { value: 'makeSingles', label: 'Make single events', verb: 'Make single events of' },
+  { value: 'skip', label: 'Skip', verb: 'Skip' },
   { value: 'remove', label: 'Remove', verb: 'Remove' },
 ];
 
@@ -107,7 +109,7 @@ export function ChangeScreen() {
   async function carryOut() {
     if (!asked || !(await act(asked))) return;
     if (canRule && isRule) {
-      const words = `"${shared.replaceAll('"', ' ')}"`;
+      const words = asPhrase(shared);
       const rule = { id: nanoid(12), order: Date.now(), words, steps, isOn: true };
       await act({ kind: 'keepRule', before: null, rule });
     }

@@ -1,7 +1,7 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { CheckName } from '@/core/tidy/checks/names';
-import { CHECK_WORDS } from '@/core/tidy/checks/names';
+import type { CheckName } from '@/core/model/checks';
+import { CHECK_WORDS } from '@/core/model/checks';
 import { useCheckCounts } from '@/data/tidying';
 import { Card } from '@/ui/Card';
 import { Icon } from '@/ui/icons/Icon';

@@ -4,8 +4,11 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { partsOfId } from '@/core/agenda/occurrence';
 import type { Found } from '@/core/tidy/checks';
-import type { CheckName } from '@/core/tidy/checks/names';
-import { CHECK_WORDS } from '@/core/tidy/checks/names';
+import type { Way } from '@/core/tidy/checks/check';
+import type { CheckName } from '@/core/model/checks';
+import { CHECK_WORDS, isEventCheck } from '@/core/model/checks';
+import { EMPTY_FILTER } from '@/core/model/filter';
+import { writeFilter } from '@/core/query/filterAddress';
 import { count } from '@/core/time/words';
 import { useAskSheet } from '@/data/asked';
 import { useDo } from '@/data/commands';
@@ -19,15 +22,21 @@ import { DoublesDialog } from './DoublesDialog';
 
 interface RowProps {
   finding: Found;
-  onMend(how: string): void;
+  onMend(way: Way, isRule: boolean): void;
   onLeave(): void;
   onShow(): void;
 }
+
+/** Ways that are offered before one asks for more. */
+const OFFERED = 3;
 
 /** One finding: why it is one, the ways to mend it, and to leave it as it is. */
 function FindingRow({ finding, onMend, onLeave, onShow }: RowProps) {
   const palette = usePalette();
   const { title, reason, ways, ids } = finding;
+  const [isOpen, setOpen] = useState(false);
+  const offered = isOpen ? ways : ways.slice(0, OFFERED);
+  const ruled = ways.find(({ rule }) => rule !== undefined);
   return (
     <View
       role="listitem"
@@ -39,16 +48,30 @@ function FindingRow({ finding, onMend, onLeave, onShow }: RowProps) {
         {reason}
       </Text>
       <View style={styles.ways}>
-        {ways.map(({ how, label }, i) => (
+        {offered.map((way, i) => (
           <Button
-            key={how}
+            key={way.how}
             compact
             mode={i === 0 ? 'contained-tonal' : 'text'}
-            onPress={() => onMend(how)}
+            onPress={() => onMend(way, false)}
           >
-            {label}
+            {way.label}
           </Button>
         ))}
+        {ruled && (
+          <Button
+            compact
+            accessibilityLabel={`${ruled.label}, and new ones too`}
+            onPress={() => onMend(ruled, true)}
+          >
+            New ones too
+          </Button>
+        )}
+        {offered.length < ways.length && (
+          <Button compact onPress={() => setOpen(true)}>
+            Other ways
+          </Button>
+        )}
         {ids.length > 0 && (
           <Button compact onPress={onShow}>
             Show
@@ -78,12 +101,13 @@ export function FindingsCard({ check }: { check: CheckName }) {
   const total = of?.count ?? 0;
   const shared = sharedWay(findings ?? []);
 
-  function mend(finding: Found, how: string) {
+  function mend(finding: Found, { how, rule }: Way, isRule: boolean) {
     if (check === 'doubles') return setCompared(finding.ids);
     // Moving is chosen date by date, where there is more to see.
     if (how === 'sweep') return router.setParams({ series: partsOfId(finding.ids[0]!).eventId });
     const { key, ids } = finding;
-    void act({ kind: 'mendFindings', mends: [{ check, key, ids, how }], zone });
+    const mends = [{ check, key, ids, how }];
+    void act({ kind: 'mendFindings', mends, zone, rule: isRule ? rule : undefined });
   }
 
   async function mendAll() {
@@ -118,6 +142,18 @@ export function FindingsCard({ check }: { check: CheckName }) {
               Change them …
             </Button>
           )}
+          {isEventCheck(check) && (
+            <Button
+              onPress={() =>
+                router.navigate({
+                  pathname: '/find',
+                  params: { q: writeFilter({ ...EMPTY_FILTER, checks: [check] }) },
+                })
+              }
+            >
+              Find them
+            </Button>
+          )}
         </View>
       )}
       <View role="list" aria-label={`Found: ${name}`}>
@@ -125,7 +161,7 @@ export function FindingsCard({ check }: { check: CheckName }) {
           <FindingRow
             key={finding.key}
             finding={finding}
-            onMend={(how) => mend(finding, how)}
+            onMend={(way, isRule) => mend(finding, way, isRule)}
             onLeave={() => {
               const { key, title } = finding;
               void act({ kind: 'leaveFindings', found: [{ check, key, title }] });

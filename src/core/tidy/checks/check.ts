@@ -2,6 +2,7 @@ import type { Occurrence } from '../../agenda/occurrence';
 import type { Calendar } from '../../model/calendar';
 import type { CalendarEvent } from '../../model/event';
 import type { Category, Colleague, Settings } from '../../model/others';
+import type { TidyRule } from '../../model/tidyRule';
 import type { Wording } from '../../time/words';
 import type { DayNumber, EpochMs } from '../../time/units';
 
@@ -29,6 +30,8 @@ export interface Way {
   how: string;
   /** As a button says it. */
   label: string;
+  /** What has new events of that title right from the beginning, where a rule can say it. */
+  rule?: Pick<TidyRule, 'words' | 'steps'>;
 }
 
 /** One thing that a check found. */

@@ -8,7 +8,7 @@ import { DEFAULT_SETTINGS } from '../../model/others';
 import { DAY, parseDate } from '../../time/civil';
 import type { Finding, Hand, World } from './check';
 import { CHECKS, findingsOf, leftKey } from './index';
-import type { CheckName } from './names';
+import type { CheckName } from '../../model/checks';
 import { timeIn } from './wording';
 
 const LONDON = 'Europe/London';
@@ -148,6 +148,10 @@ test('a clash is moved to the next clear time, made tentative, or declined; two 
   expect(again).toEqual([]);
   expect(mended('clashing', { events }, 1).events[1]!.availability).toBe('tentative');
   expect(mended('clashing', { events }, 2).events[1]!.availability).toBe('free');
+  // The other one of the two may give way as well.
+  const { events: other } = mended('clashing', { events }, 3);
+  expect(other[0]!.start).toMatchObject({ local: '2026-11-25T12:00:00' });
+  expect(other.slice(1)).toEqual(events.slice(1));
 });
 
 test('of a series one date gives way, and a followed calendar’s never does', () => {

@@ -11,7 +11,7 @@ import { titleOf } from '../../model/titleOf';
 import { workdayOf } from '../../model/workweek';
 import { dayOfWall, minuteOfDay } from '../../time/civil';
 import { SHORT_DAY, sayDay, sayMinute, saySpan } from '../../time/words';
-import type { Check, Hand, World } from './check';
+import type { Check, Hand, Way, World } from './check';
 import { keyOf } from './check';
 import { partsOfId } from '../../agenda/occurrence';
 
@@ -22,16 +22,9 @@ const SEARCHED = 10;
 /** Firm: what is tentative gives way by itself. */
 const isFirm = ({ availability }: Occurrence) => availability === 'busy' || availability === 'away';
 
-/** Of two that clash, the one that is moved more easily: what begins later, and matters less. */
-function easier(
-  first: Occurrence,
-  second: Occurrence,
-  own: ReadonlySet<string>,
-): Occurrence | null {
-  const [a, b] = [own.has(first.calendarId), own.has(second.calendarId)];
-  if (a !== b) return a ? first : second;
-  return a ? second : null;
-}
+/** Of two that clash those that can be changed, what gives way more easily first: what begins later. */
+const yielding = (first: Occurrence, second: Occurrence, own: ReadonlySet<string>): Occurrence[] =>
+  [second, first].filter(({ calendarId }) => own.has(calendarId));
 
 /** What lies on each day of the weeks that are looked at; what was moved by a mend lies where it went. */
 interface Days {
@@ -95,6 +88,20 @@ function changeDate(
   hand.putEvent(edit!.after);
 }
 
+/** What can be done about one of two that clash; `nth` tells which of a finding's ids it is. */
+function waysOf(o: Occurrence, nth: number, world: World): Way[] {
+  const { wording } = world;
+  const clear = nextClear(o, world);
+  const title = titleOf(o);
+  const ways = [
+    { how: `tentative ${nth}`, label: `${title} tentative` },
+    { how: `decline ${nth}`, label: `Decline ${title}` },
+  ];
+  if (clear === null) return ways;
+  const at = `${sayDay(dayOfWall(clear), wording, SHORT_DAY)}, ${sayMinute(minuteOfDay(clear), wording.hourCycle)}`;
+  return [{ how: `move ${nth}`, label: `${title} to ${at}` }, ...ways];
+}
+
 /** Firm events that want the person at the same time. */
 export const clashing: Check = {
   find(world) {
@@ -102,31 +109,24 @@ export const clashing: Check = {
     const { wording } = world;
     const around = world.occurrencesIn(world.today, world.today + AHEAD);
     return findClashes(around.filter(isFirm)).flatMap(({ first, second }) => {
-      const yielding = easier(first, second, own);
-      if (!yielding || yielding.endMs < world.now) return [];
-      const clear = nextClear(yielding, world);
-      const at = (wall: number) =>
-        `${sayDay(dayOfWall(wall), wording, SHORT_DAY)}, ${sayMinute(minuteOfDay(wall), wording.hourCycle)}`;
+      const either = yielding(first, second, own).filter(({ endMs }) => endMs >= world.now);
+      if (!either.length) return [];
+      const ids = [...new Set([...either, second, first].map(({ id }) => id))];
       return {
         key: keyOf(first.id, second.id),
-        ids: [yielding.id, yielding === first ? second.id : first.id],
+        ids,
         title: `${titleOf(first)} and ${titleOf(second)}`,
         reason: `${saySpan(first, wording)}, and ${saySpan(second, wording)}`,
-        ways: [
-          ...(clear === null
-            ? []
-            : [{ how: 'move', label: `${titleOf(yielding)} to ${at(clear)}` }]),
-          { how: 'tentative', label: `${titleOf(yielding)} tentative` },
-          { how: 'decline', label: `Decline ${titleOf(yielding)}` },
-        ],
+        ways: either.flatMap((o) => waysOf(o, ids.indexOf(o.id), world)),
       };
     });
   },
   mend({ ids }, how, world, hand) {
-    const [id] = ids;
+    const [deed, nth] = how.split(' ');
+    const id = ids[Number(nth)];
     if (id === undefined) return;
-    if (how !== 'move') {
-      const availability = how === 'decline' ? 'free' : 'tentative';
+    if (deed !== 'move') {
+      const availability = deed === 'decline' ? 'free' : 'tentative';
       return changeDate(id, () => ({ availability }), world, hand);
     }
     const days = daysOf(world);

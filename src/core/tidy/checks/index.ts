@@ -3,7 +3,7 @@ import { clashing } from './clashing';
 import { doubles } from './doubles';
 import { inks, scattered, spelledTwice, unused } from './labels';
 import { files, idleReminders, information, unguarded } from './meaning';
-import type { CheckName } from './names';
+import type { CheckName } from '../../model/checks';
 import { overClosures, stale } from './series';
 import { lengths, oddHours, outsideHours } from './times';
 import { misplaced, timeInTitle, untitled } from './wording';

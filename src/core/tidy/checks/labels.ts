@@ -5,6 +5,7 @@ import { count } from '../../time/words';
 import { isNear } from '../../query/near';
 import { plain } from '../likeness';
 import type { Check, World } from './check';
+import { asPhrase } from '../../query/words';
 import { keyOf } from './check';
 
 /** So many events of one title say where it belongs, where so much of them lie on one calendar. */
@@ -32,13 +33,23 @@ export const scattered: Check = {
       const [most] = sorted;
       if (total < LEAST || most![1].length / total < MOST_PART) return [];
       const others = sorted.slice(1).flatMap(([, ids]) => ids);
+      const title = titleOf(byId.get(others[0]!)!);
       const name = world.calendars.find(({ id }) => id === most![0])?.name ?? '';
       return {
         key: keyOf(said, most![0], ...others.toSorted()),
         ids: others,
-        title: titleOf(byId.get(others[0]!)!),
+        title,
         reason: `${most![1].length} of ${total} are on ${name}; ${count(others.length, 'is', 'are')} not`,
-        ways: [{ how: most![0], label: `To ${name}` }],
+        ways: [
+          {
+            how: most![0],
+            label: `To ${name}`,
+            rule: {
+              words: asPhrase(title),
+              steps: [{ kind: 'calendar', calendarId: most![0] }],
+            },
+          },
+        ],
       };
     });
   },

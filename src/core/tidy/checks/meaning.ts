@@ -4,6 +4,7 @@ import { wallOf, zoneOf } from '../../model/common';
 import { titleOf } from '../../model/titleOf';
 import { instantOf } from '../../time/zones';
 import { plain } from '../likeness';
+import { asPhrase } from '../../query/words';
 import { keyOf } from './check';
 import type { Check, World } from './check';
 import { whenOf } from './words';
@@ -50,7 +51,16 @@ export const information: Check = {
         ids: [event.id],
         title: titleOf(event),
         reason: `It looks like ${told} · ${whenOf(event, world)}`,
-        ways: [{ how: 'free', label: 'Make it free' }],
+        ways: [
+          {
+            how: 'free',
+            label: 'Make it free',
+            rule: {
+              words: asPhrase(event.title),
+              steps: [{ kind: 'availability', availability: 'free' }],
+            },
+          },
+        ],
       };
     });
   },
@@ -98,7 +108,16 @@ export const unguarded: Check = {
         ids: [event.id],
         title: titleOf(event),
         reason: `Others can read its title · ${whenOf(event, world)}`,
-        ways: [{ how: 'hide', label: 'Make it private' }],
+        ways: [
+          {
+            how: 'hide',
+            label: 'Make it private',
+            rule: {
+              words: asPhrase(event.title),
+              steps: [{ kind: 'visibility', visibility: 'private' }],
+            },
+          },
+        ],
       };
     }),
   mend({ ids }, _how, { now }, hand) {

@@ -1,5 +1,32 @@
-/** What each check is called in the list, and what it looks for in a sentence; in the order of the list. */
-export const CHECK_WORDS = {
+/** Checks of Tidy that find events, in the order of the list: their findings can be asked for in a question. */
+export const EVENT_CHECKS = [
+  'doubles',
+  'clashing',
+  'overClosures',
+  'untitled',
+  'timeInTitle',
+  'misplaced',
+  'oddHours',
+  'lengths',
+  'outsideHours',
+  'information',
+  'scattered',
+  'stale',
+  'idleReminders',
+  'unguarded',
+  'files',
+] as const;
+export type EventCheck = (typeof EVENT_CHECKS)[number];
+
+/** All of them: those at the end are about calendars and categories. */
+export const CHECK_NAMES = [...EVENT_CHECKS, 'inks', 'spelledTwice', 'unused'] as const;
+export type CheckName = (typeof CHECK_NAMES)[number];
+
+export const isEventCheck = (check: CheckName): check is EventCheck =>
+  (EVENT_CHECKS as readonly CheckName[]).includes(check);
+
+/** What each check is called in the list, and what it looks for in a sentence. */
+export const CHECK_WORDS: Readonly<Record<CheckName, { name: string; says: string }>> = {
   doubles: { name: 'Doubles', says: 'the same event twice or more, also nearly' },
   clashing: { name: 'Clashes', says: 'busy events at the same time, in the next two months' },
   overClosures: {
@@ -45,7 +72,4 @@ export const CHECK_WORDS = {
   spelledTwice: { name: 'Spelled twice', says: 'categories that are the same in two spellings' },
   unused: { name: 'Unused', says: 'calendars and categories that nothing is on' },
   files: { name: 'Files', says: 'files that are large, or attached twice' },
-} as const;
-
-export type CheckName = keyof typeof CHECK_WORDS;
-export const CHECK_NAMES = Object.keys(CHECK_WORDS) as CheckName[];
+};
