@@ -49,6 +49,10 @@ export async function openDemo(page: Page): Promise<void> {
   await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
   // The hours of another zone come with the settings, and put everything below them lower.
   await expect(page.getByText(/^Osaka(?: \+9)?$/).first()).toBeVisible();
+  // Letters of another face take other room: what is measured before they are here is elsewhere after.
+  await page.evaluate(async () => {
+    await document.fonts.ready;
+  });
 }
 
 /** Opens the person's own, empty store. */
@@ -170,9 +174,18 @@ export async function pickDay(page: Page, date: string): Promise<void> {
 
 export const message = (page: Page, text: string | RegExp) => page.getByText(text);
 
+type Box = NonNullable<Awaited<ReturnType<Locator['boundingBox']>>>;
+
 export async function boxOf(locator: Locator) {
-  const box = await locator.boundingBox();
-  if (!box) throw new Error('It is not on the page.');
+  let box: Box | null = null;
+  let before: Box | null;
+  // What is still moving is looked at again, frame by frame.
+  do {
+    before = box;
+    box = await locator.boundingBox();
+    if (!box) throw new Error('It is not on the page.');
+    await locator.evaluate(() => new Promise((resolve) => requestAnimationFrame(resolve)));
+  } while (JSON.stringify(before) !== JSON.stringify(box));
   return box;
 }
 
