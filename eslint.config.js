@@ -29,6 +29,7 @@ const CORE_ROOMS = [
   'query',
   'bulk',
   'jot',
+  'tasks',
   'tidy',
   'files',
   'view',

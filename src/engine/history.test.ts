@@ -1,6 +1,6 @@
 import type { CalendarEvent } from '@/core/model/event';
 import { newEvent } from '@/core/model/event';
-import type { Task } from '@/core/model/others';
+import { newTask } from '@/core/model/task';
 import { EVERYTHING } from '@/core/query/eventQuery';
 import type { Edit } from './change';
 import type { Engine } from './engine';
@@ -24,15 +24,10 @@ const call = (more: Partial<CalendarEvent> = {}): CalendarEvent =>
     },
     1,
   );
-const task: Task = {
-  id: 'shellac',
-  uid: 'shellac@quay.example',
-  title: 'Order shellac',
-  done: false,
-  notes: '',
-  calendarId: 'workshop',
-  component: ['vtodo', [['uid', {}, 'text', 'shellac@quay.example']], []],
-};
+const task = newTask(
+  { id: 'shellac', uid: 'shellac@quay.example', title: 'Order shellac', calendarId: 'workshop' },
+  1,
+);
 const add = (after: CalendarEvent): Edit => ({ type: 'event', before: null, after });
 const commit = (engine: Engine, label: string, ...edits: Edit[]) =>
   engine.commands.keep({ label, at: 5, edits });

@@ -97,7 +97,7 @@ export type JcalProperty = z.infer<typeof jcalProperty>;
 
 /** jCal: a component as [name, properties, components]. */
 export type JcalComponent = [string, JcalProperty[], JcalComponent[]];
-export const jcalComponent: z.ZodType<JcalComponent> = z.lazy(() =>
+const jcalComponent: z.ZodType<JcalComponent> = z.lazy(() =>
   z.tuple([z.string(), z.array(jcalProperty), z.array(jcalComponent)]),
 );
 

@@ -37,7 +37,8 @@ const agendaPoint = z.object({
   minutes: z.number().int(),
 });
 
-const rule = z.string().refine((text) => {
+/** A repeat rule (RRULE, RFC 5545 §3.3.10) that can be read. */
+export const rule = z.string().refine((text) => {
   try {
     parseRule(text);
     return true;
@@ -48,7 +49,7 @@ const rule = z.string().refine((text) => {
 }, 'is not a repeat rule that can be read');
 
 /** Name of one date of a series: its nominal start, `YYYY-MM-DDTHH:mm:ss` or `YYYY-MM-DD` (RECURRENCE-ID, RFC 5545 §3.8.4.4). */
-const dateKey = z.union([plainDate, localDateTime]);
+export const dateKey = z.union([plainDate, localDateTime]);
 
 /** An added date (RDATE): a time, with an end of its own when the file gave a period. */
 const extraDate = z.object({ start: eventTime, end: eventTime.optional() });

@@ -1,9 +1,10 @@
 import { calendar } from './calendar';
 import { event } from './event';
-import { category, colleague, settings, task } from './others';
+import { category, colleague, settings } from './others';
 import { reminding } from '../reminders/reminding';
 import { left } from './left';
 import { question } from './question';
+import { task } from './task';
 import { tidyRule } from './tidyRule';
 import { lens } from './view';
 import type { z } from './zod';

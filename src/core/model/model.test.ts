@@ -3,7 +3,8 @@ import { dayOf, eventTime, wallOf, zoneOf } from './common';
 import { durationOf, event, isSeries, isWholeDay, lastsForward, newEvent } from './event';
 import { changedDate } from './eventFields';
 import { INKS, MARKS, nextInkAndMark } from './inks';
-import { colleague, DEFAULT_SETTINGS, settings, task } from './others';
+import { colleague, DEFAULT_SETTINGS, settings } from './others';
+import { newTask, task } from './task';
 import { DEFAULT_VIEW, lens } from './view';
 import { workdayOf } from './workweek';
 import { DAY, HOUR, parseDate, parseLocal } from '../time/civil';
@@ -102,16 +103,10 @@ test('the usual settings are sound, and a day may have hours of its own', () => 
 });
 
 test('the parts of the model that no screen uses yet are checked as well', () => {
-  const made = {
-    id: 't',
-    uid: 't@ferry.example',
-    title: 'Renew crane permit',
-    done: false,
-    notes: '',
-    due: '2026-11-30',
-  };
+  const made = newTask({ id: 't', title: 'Renew crane permit', due: date('2026-11-30') }, 1);
   expect(task.parse(made)).toEqual(made);
   expect(task.safeParse({ ...made, due: 'soon' }).success).toBe(false);
+  expect(task.safeParse({ ...made, rule: 'FREQ=OFTEN' }).success).toBe(false);
   expect(
     colleague.safeParse({ id: 'ida', name: 'Ida Solberg', zone: 'Quay/3', address: '' }).success,
   ).toBe(false);

@@ -1,33 +1,9 @@
 import { travelProblem } from '../time/sheetClock';
-import {
-  hexColour,
-  id,
-  instant,
-  jcalComponent,
-  mailAddress,
-  phoneNumber,
-  plainDate,
-  zoneName,
-} from './common';
+import { hexColour, id, instant, mailAddress, phoneNumber, plainDate, zoneName } from './common';
 import { ACCENTS, DENSITIES, LARGEST_ZOOM, LEAST_ZOOM, TEXT_SIZES } from './look';
 import { DATE_ORDERS } from '../time/words';
 import { namedPeriod, periodRun, span } from './view';
 import { z } from './zod';
-
-export const task = z.object({
-  id,
-  uid: z.string().min(1),
-  title: z.string(),
-  due: plainDate.optional(),
-  done: z.boolean(),
-  calendarId: id.optional(),
-  notes: z.string(),
-  eventId: id.optional(),
-  removedAt: instant.optional(),
-  /** The VTODO that the task came from, whole. */
-  component: jcalComponent.optional(),
-});
-export type Task = z.infer<typeof task>;
 
 /** A named label with an ink, across calendars. */
 export const category = z.object({

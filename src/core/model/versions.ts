@@ -1,7 +1,8 @@
 import { remindersOfAlarms } from './alarmsOfOld';
+import { taskOfOld } from './tasksOfOld';
 
 /** The version that everything stored is written in; each step in MIGRATIONS leads one version up. */
-export const SCHEMA_VERSION = 2;
+export const SCHEMA_VERSION = 3;
 
 export type Data = Record<string, unknown>;
 
@@ -13,4 +14,5 @@ export type MigrationSteps = Readonly<Record<number, (kind: string, data: Data) 
 
 export const MIGRATIONS: MigrationSteps = {
   1: (kind, data) => (kind === 'event' ? remindersOfAlarms(data) : data),
+  2: (kind, data) => (kind === 'task' ? taskOfOld(data) : data),
 };

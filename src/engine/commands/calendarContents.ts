@@ -1,10 +1,9 @@
 import type { Calendar } from '@/core/model/calendar';
-import type { JcalProperty } from '@/core/model/common';
 import { revised, uidOf } from '@/core/model/event';
 import type { OnCalendar } from '@/core/model/kinds';
 import { KINDS, RECORD_TYPES } from '@/core/model/kinds';
-import type { Task } from '@/core/model/others';
 import type { RecordOf } from '@/core/model/records';
+import { revisedTask } from '@/core/model/task';
 import { count, joinWords } from '@/core/time/words';
 import type { EpochMs } from '@/core/time/units';
 import type { Edit } from '../change';
@@ -32,21 +31,17 @@ const CONTENTS: { [T in OnCalendar]: ContentSpec<T> } = {
     }),
   },
   task: {
-    revise: (task, fields) => ({ ...task, ...fields }),
-    copy: (task, id) => taskNamed({ ...task, id }, uidOf(id)),
+    revise: revisedTask,
+    copy: (task, id, now) => ({
+      ...task,
+      id,
+      uid: uidOf(id),
+      created: now,
+      updated: now,
+      revision: 0,
+    }),
   },
 };
-
-/** A task under another UID, also in the VTODO that it came from. */
-function taskNamed(task: Task, uid: string): Task {
-  const { component } = task;
-  if (!component) return { ...task, uid };
-  const [name, properties, children] = component;
-  const named = properties.map((prop): JcalProperty =>
-    prop[0] === 'uid' ? ['uid', prop[1], 'text', uid] : prop,
-  );
-  return { ...task, uid, component: [name, named, children] };
-}
 
 /** A record that lies on a calendar, with its kind. */
 export type Content = { [T in OnCalendar]: { type: T; record: RecordOf<T> } }[OnCalendar];

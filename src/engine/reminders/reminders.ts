@@ -27,6 +27,8 @@ import {
   without,
 } from '@/core/reminders/telling';
 import type { ReminderWording } from '@/core/reminders/words';
+import { isOpen } from '@/core/model/task';
+import { dayOn } from '@/core/tasks/due';
 import { dayOfWall, formatDate, minuteOfDay } from '@/core/time/civil';
 import type { DayNumber, EpochMs } from '@/core/time/units';
 import { wallFromInstant } from '@/core/time/zones';
@@ -283,11 +285,14 @@ export class Reminders {
     const { workweek, reminding, hasPrivateTitles } = this.settings;
     const window = { fromDay: day, toDay: day + 1, zone: wording.clock };
     const { occurrences } = index.query(window, this.calendarIds());
-    const today = formatDate(day);
     const tasks = repository
       .all('task')
       .filter(
-        ({ due, done, removedAt }) => due && due <= today && !done && removedAt === undefined,
+        (task) =>
+          task.removedAt === undefined &&
+          isOpen(task) &&
+          task.due !== null &&
+          dayOn(task.due, wording.clock) <= day,
       );
     const seen = hasPrivateTitles ? occurrences : occurrences.map(withoutPrivate);
     const letter = morningLetter({ day, occurrences: seen, tasks, workweek, wording });

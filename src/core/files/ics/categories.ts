@@ -71,6 +71,10 @@ export function takeCategories(
     contents: {
       ...contents,
       events: contents.events.map(draftWith),
+      tasks: contents.tasks.map((task) => {
+        const { ids, rest } = takeFrom(task);
+        return { ...rest, categoryIds: ids };
+      }),
       looseDates: contents.looseDates.map((loose) => ({ ...loose, draft: draftWith(loose.draft) })),
     },
     made,

@@ -107,11 +107,11 @@ test('malformed dates that pass through stay as they were, however often', () =>
   for (let times = 0; times < 3; times++) {
     const { events, tasks } = read(text);
     const event = { ...events[0]!, id: 'a', calendarId: 'workshop' };
-    const todo = { ...tasks[0]!, id: 't', calendarId: 'workshop', created: 1, updated: 1 };
+    const todo = { ...tasks[0]!, id: 't', calendarId: 'workshop' };
     text = writeCalendarFile({
       name: '',
       events: [event],
-      tasks: [todo as never],
+      tasks: [todo],
       passthrough: [],
       now: NOW,
     });

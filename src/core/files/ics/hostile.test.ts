@@ -88,7 +88,8 @@ test.each(['20261341', '2026', '00000000'])(
   'a task that is due on %s comes in without that',
   (due) => {
     const task = ['BEGIN:VTODO', 'UID:t', 'SUMMARY:Order', `DUE;VALUE=DATE:${due}`, 'END:VTODO'];
-    expect(read(file(...task)).tasks).toMatchObject([{ title: 'Order', done: false }]);
-    expect(read(file(...task)).tasks[0]).not.toHaveProperty('due');
+    expect(read(file(...task)).tasks).toMatchObject([
+      { title: 'Order', status: 'open', due: null },
+    ]);
   },
 );

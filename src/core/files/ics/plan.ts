@@ -4,10 +4,13 @@ import type { CalendarEvent } from '../../model/event';
 import { isSeries } from '../../model/event';
 import type { EventField } from '../../model/eventFields';
 import { GIVEN_FIELDS } from '../../model/eventFields';
-import type { Task } from '../../model/others';
+import type { Task } from '../../model/task';
 import { changedDateFrom, fieldsSpokenOf } from './readEvent';
 import type { EventDraft } from './readEvent';
 import type { FileContents, LooseDate } from './readFile';
+import { canonical } from './canonical';
+import type { PlannedTask } from './planTask';
+import { planTasks } from './planTask';
 import { dateKeyFor } from './readTimes';
 
 /** What the app holds already, as an import needs to know it. */
@@ -26,11 +29,6 @@ export interface PlannedEvent {
   after: CalendarEvent;
 }
 
-export interface PlannedTask {
-  before?: Task;
-  after: Task;
-}
-
 export interface ImportPlan {
   events: PlannedEvent[];
   tasks: PlannedTask[];
@@ -46,15 +44,6 @@ function counterpart(draft: EventDraft, present: Present): CalendarEvent | undef
     .eventsOf(draft.uid)
     .filter((event) => recurrenceIdOf(event) === recurrenceIdOf(draft));
   return candidates.find((event) => event.removedAt === undefined) ?? candidates[0];
-}
-
-/** Text of a value, the same whatever the order of its keys. */
-function canonical(value: unknown): string {
-  return JSON.stringify(value, (_key, inner: unknown) =>
-    inner && typeof inner === 'object' && !Array.isArray(inner)
-      ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : inner,
-  );
 }
 
 function fateOf(before: CalendarEvent, after: CalendarEvent, spoken: readonly EventField[]): Fate {
@@ -158,12 +147,14 @@ export function planImport(
     const earlier = series.get(planned.after.id);
     series.set(planned.after.id, earlier ? { ...planned, before: earlier.before } : planned);
   }
+  const planned = new Map(
+    [...events, ...series.values()].map(({ after }) => [after.uid, after.id]),
+  );
+  const eventIdOf = (uid: string) =>
+    planned.get(uid) ?? present.eventsOf(uid).find(({ removedAt }) => removedAt === undefined)?.id;
   const plan: ImportPlan = {
     events: [...events, ...series.values()],
-    tasks: contents.tasks.map((task) => {
-      const before = present.taskOf(task.uid);
-      return { before, after: { ...task, id: before?.id ?? makeId(), calendarId } };
-    }),
+    tasks: planTasks(contents.tasks, calendarId, { ...present, eventIdOf }, makeId),
     counts: { new: 0, updated: 0, unchanged: 0, older: 0 },
   };
   for (const { fate } of plan.events) plan.counts[fate]++;

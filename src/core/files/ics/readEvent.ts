@@ -75,7 +75,8 @@ function readAvailability(component: JcalComponent): Availability {
   return status === 'TENTATIVE' ? 'tentative' : 'busy';
 }
 
-function epochOf(component: JcalComponent, name: string): number | null {
+/** The instant (epoch ms) of a stamp in UTC; null where there is none that can be read. */
+export function epochOf(component: JcalComponent, name: string): number | null {
   const value = textValue(component, name);
   if (!value.includes('T')) return null;
   try {
@@ -130,10 +131,12 @@ function remindersOf(
   }
 }
 
-function passthroughOf(
+/** What of a component the app has no field for, but for `own` properties, whose values it has. */
+export function passthroughOf(
   component: JcalComponent,
   extraRules: string[],
   components: JcalComponent[],
+  own: ReadonlySet<string> = OWN_PROPERTIES,
 ): Passthrough | undefined {
   const seen = new Set<string>();
   const properties: JcalProperty[] = [];
@@ -143,7 +146,7 @@ function passthroughOf(
     const first = !seen.has(name);
     seen.add(name);
     const repeats = name === 'rdate' || name === 'exdate';
-    if (OWN_PROPERTIES.has(name) && (first || repeats)) {
+    if (own.has(name) && (first || repeats)) {
       const others = otherParameters(prop);
       if (Object.keys(others).length) parameters[name] = others;
     } else if (!isSaidByFields(prop)) properties.push(prop);

@@ -1,5 +1,4 @@
 import type { EventTime, JcalComponent, JcalProperty } from '../../model/common';
-import { formatDate, parseDate } from '../../time/civil';
 import type { EpochMs } from '../../time/units';
 import { checkRecord } from '../../model/records';
 import { RecordError } from '../../model/migrate';
@@ -8,19 +7,12 @@ import type { Problem } from './jcal';
 import { parseComponent, property, textValue } from './jcal';
 import type { EventDraft } from './readEvent';
 import { changedDateFrom, readEvent, recurrenceOf } from './readEvent';
+import type { TaskDraft } from './readTask';
+import { readTask } from './readTask';
 import { dateKeyFor } from './readTimes';
 import type { RawComponent } from './scan';
 import { FileError, scanComponents } from './scan';
 import { FileZones } from './zoneOfFile';
-
-export interface FileTask {
-  uid: string;
-  title: string;
-  due?: string;
-  done: boolean;
-  notes: string;
-  component: JcalComponent;
-}
 
 /** One date of a series that is elsewhere; the draft can also stand by itself. */
 export interface LooseDate {
@@ -38,7 +30,7 @@ export interface FileContents {
   events: EventDraft[];
   /** Changed dates whose series is not in the file. */
   looseDates: LooseDate[];
-  tasks: FileTask[];
+  tasks: TaskDraft[];
   /** UIDs of entries that this app wrote: what these leave out is not there. */
   ownUids: ReadonlySet<string>;
   /** Names of the calendars that entries say they are of, by UID: tables have such a column. */
@@ -170,18 +162,17 @@ class Reader {
   }
 
   private readTask(component: RawComponent): void {
-    const { jcal, bad } = parseComponent(component);
-    for (const { line } of bad) this.leaveOut(line, 'a line of a task can’t be read');
+    const parsed = parseComponent(component);
+    for (const { line } of parsed.bad) this.leaveOut(line, 'a line of a task can’t be read');
     this.contents.counts.tasks++;
-    const due = textValue(jcal, 'due').slice(0, 10);
-    this.contents.tasks.push({
-      uid: textValue(jcal, 'uid') || uidFor(component),
-      title: textValue(jcal, 'summary'),
-      ...(isDate(due) ? { due } : {}),
-      done: textValue(jcal, 'status').toUpperCase() === 'COMPLETED',
-      notes: textValue(jcal, 'description'),
-      component: jcal,
-    });
+    const uid = textValue(parsed.jcal, 'uid') || uidFor(component);
+    try {
+      this.contents.tasks.push(checkRecord('task', readTask(parsed, this.zones, uid, this.now)));
+    } catch (error) {
+      if (!isReadError(error)) throw error;
+      const title = textValue(parsed.jcal, 'summary');
+      this.leaveOut(component.line, `The task “${title}” stays out: ${error.message}`);
+    }
   }
 
   private readEntry(component: RawComponent): void {
@@ -259,15 +250,6 @@ class Reader {
     const key = dateKeyFor(whole.draft.start, time);
     const date = { key, andLater, isOwnFile: this.isOwnFile };
     whole.draft.changedDates[key] = changedDateFrom(whole.draft, entry.draft, date);
-  }
-}
-
-/** Whether a text is a day that there is. */
-function isDate(text: string): boolean {
-  try {
-    return formatDate(parseDate(text)) === text;
-  } catch {
-    return false; // A task without a day when it is due is a task all the same.
   }
 }
 

@@ -33,7 +33,7 @@ function tzidOf(prop: JcalProperty): string | undefined {
 const readDuration = (text: string) => parseDuration(text) ?? { days: 0, ms: 0 };
 
 /** The time a duration after another. */
-function addDuration(start: EventTime, text: string): EventTime {
+export function addDuration(start: EventTime, text: string): EventTime {
   const { days, ms } = readDuration(text);
   if (start.kind === 'date') {
     const whole = days + Math.ceil(ms / DAY);

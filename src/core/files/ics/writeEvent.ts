@@ -34,7 +34,11 @@ export interface Surroundings {
 type Parameters = Record<string, unknown>;
 
 /** A time as a jCal property: UTC with its Z, other zones by TZID, floating times and dates bare. */
-function timeProperty(name: string, time: EventTime, parameters: Parameters = {}): JcalProperty {
+export function timeProperty(
+  name: string,
+  time: EventTime,
+  parameters: Parameters = {},
+): JcalProperty {
   if (time.kind === 'date') return [name, parameters, 'date', time.date];
   const zone = zoneOf(time);
   const tzid = zone !== null && zone !== 'UTC' ? { tzid: zone } : {};
@@ -47,7 +51,8 @@ function timeOfKey(start: EventTime, key: string): EventTime {
   return start.kind === 'date' ? { kind: 'date', date: key } : { ...start, local: key };
 }
 
-function stamp(name: string, epochMs: EpochMs): JcalProperty {
+/** A stamp in UTC. */
+export function stamp(name: string, epochMs: EpochMs): JcalProperty {
   return [name, {}, 'date-time', `${formatLocal(utcWall(epochMs))}Z`];
 }
 

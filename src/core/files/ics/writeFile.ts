@@ -1,7 +1,7 @@
 import type { Passthrough } from '../../model/common';
 import { wallOf, zoneOf } from '../../model/common';
 import type { CalendarEvent } from '../../model/event';
-import type { Task } from '../../model/others';
+import type { Task } from '../../model/task';
 import { END_OF_TIME } from '../../recurrence/generate';
 import { isEndless, lastRuleStart } from '../../recurrence/walk';
 import { civilDate, dayOfWall } from '../../time/civil';
@@ -13,6 +13,7 @@ import { componentLines, foldLine, propertyLine } from './jcal';
 import type { CalendarReminders } from '../../reminders/following';
 import type { Surroundings } from './writeEvent';
 import { cleanText, eventLines, timesWritten } from './writeEvent';
+import { taskLines } from './writeTask';
 import { OWN_PRODUCT } from './readFile';
 import { zoneLines } from './writeZone';
 
@@ -21,6 +22,8 @@ export interface CalendarFile {
   name: string;
   events: readonly CalendarEvent[];
   tasks: readonly Task[];
+  /** The UID of an event that a task belongs to, by its id. */
+  uidOf?(eventId: string): string | undefined;
   /** What the files that came in held besides. */
   passthrough: readonly Passthrough[];
   /** Names of the categories that events have, by id. */
@@ -50,10 +53,11 @@ function lastYearOf(event: CalendarEvent, now: EpochMs): number {
 }
 
 /** Zones that the events name, with the first and last year in which each is used. */
-function zonesUsed(
-  events: readonly CalendarEvent[],
-  now: EpochMs,
-): Map<string, { from: number; to: number }> {
+function zonesUsed({
+  events,
+  tasks,
+  now,
+}: Pick<CalendarFile, 'events' | 'tasks' | 'now'>): Map<string, { from: number; to: number }> {
   const zones = new Map<string, { from: number; to: number }>();
   const note = (zone: string | null, year: number) => {
     if (zone === null || zone === 'UTC') return;
@@ -66,21 +70,9 @@ function zonesUsed(
     note(zoneOf(event.start), last);
     note(zoneOf(event.end), last);
   }
+  for (const { start, due } of tasks)
+    for (const time of [start, due]) if (time) note(zoneOf(time), yearOf(wallOf(time)));
   return zones;
-}
-
-/** A task's VTODO as it came, or one made from its fields. */
-function taskLines(task: Task): string[] {
-  if (task.component) return componentLines(task.component);
-  const due = task.due ? [propertyLine(['due', {}, 'date', task.due])] : [];
-  return [
-    'BEGIN:VTODO',
-    propertyLine(['uid', {}, 'text', task.uid]),
-    propertyLine(['summary', {}, 'text', cleanText(task.title)]),
-    ...due,
-    ...(task.done ? ['STATUS:COMPLETED'] : []),
-    'END:VTODO',
-  ];
 }
 
 /**
@@ -96,7 +88,7 @@ export function writeCalendarFile(file: CalendarFile): string {
     ...(file.name ? [foldLine(`X-WR-CALNAME:${escapeText(file.name)}`)] : []),
     ...file.passthrough.flatMap(({ properties }) => properties.map(propertyLine)),
   ];
-  for (const [zone, { from, to }] of zonesUsed(file.events, file.now)) {
+  for (const [zone, { from, to }] of zonesUsed(file)) {
     // A year on either side: what begins in one may reach into the next.
     lines.push(...zoneLines(zone, from - 1, to + 1));
   }
@@ -105,7 +97,7 @@ export function writeCalendarFile(file: CalendarFile): string {
     const around = { categories, calendar: calendars?.get(event.calendarId), mail };
     lines.push(...eventLines(withFilesInside(event, file.contents), around));
   }
-  for (const task of file.tasks) lines.push(...taskLines(task));
+  for (const task of file.tasks) lines.push(...taskLines(task, { categories, uidOf: file.uidOf }));
   for (const { components } of file.passthrough) lines.push(...components.flatMap(componentLines));
   lines.push('END:VCALENDAR', '');
   return lines.join('\r\n');
