@@ -60,7 +60,7 @@ test('the mess of a year is put in order, check by check, and taken back', async
     ['Only information', 'Make it free'],
     ['Stale series', 'End it now'],
     ['Idle reminders', 'Clear its reminders'],
-    ['Private-looking', 'Make it private'],
+    ['Private-looking', 'Make it private, and new ones too'],
     ['Spelled twice', 'Merge into Barometers'],
     ['Unused', 'Remove it'],
     ['Series over closures', 'Skip 4 dates'],
@@ -72,6 +72,17 @@ test('the mess of a year is put in order, check by check, and taken back', async
     await one.click();
     await expect(found(page).getByRole('listitem')).toHaveCount(before - 1);
   }
+
+  await expect(page.getByRole('checkbox', { name: /^Titled "Dentist": private/ })).toBeChecked();
+
+  // What a check finds can be asked for, and then done with as with all that is found.
+  await open(page, 'Files');
+  await page.getByRole('button', { name: 'Find them' }).click();
+  await expect(
+    page.getByRole('button', { name: /^Found by Tidy: found by Tidy: Files/ }),
+  ).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Select all 2' })).toBeVisible();
+  await goTo(page, 'Tidy');
 
   // Clashes are many: all are changed by hand, or one is shown.
   await open(page, 'Clashes');
@@ -140,7 +151,7 @@ test(
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     await typeLine(page, 'Petty cash box Thu 13:30');
     const card = panel(page, 'Add an event');
-    await expect(card.getByText('By your rule for "Petty cash": calendar')).toBeVisible();
+    await expect(card.getByText('By your rule for "Petty cash": to Clients')).toBeVisible();
     await card.getByRole('button', { name: 'Not this time' }).click();
     await expect(card.getByRole('radio', { name: 'Workshop' })).toBeChecked();
     await card.getByRole('button', { name: 'Keep' }).click();

@@ -1,5 +1,6 @@
 import { count, sayLength, sayMinute, joinWords } from '../time/words';
 import type { HourCycle } from '../time/words';
+import type { FilterWording } from '../query/sayFilter';
 import type { BulkDeed } from './deeds';
 import type { BulkStep, StepKind } from '../model/bulkSteps';
 
@@ -34,8 +35,22 @@ export const STEP_NAMES: Readonly<Record<StepKind, string>> = {
 const signed = (minutes: number) =>
   `${sayLength(Math.abs(minutes))} ${minutes < 0 ? 'earlier' : 'later'}`;
 
+type Names = Pick<FilterWording, 'calendarName' | 'categoryName'>;
+
+function sayCategories(
+  { add, remove, isReplaced }: Extract<BulkStep, { kind: 'categories' }>,
+  { categoryName }: Names,
+): string {
+  const parts = [
+    add.length ? `with ${joinWords(add.map(categoryName))}` : '',
+    isReplaced ? 'with no other category' : '',
+    remove.length ? `without ${joinWords(remove.map(categoryName))}` : '',
+  ];
+  return parts.filter(Boolean).join(', ');
+}
+
 /** What a step does, in a few words, as within a sentence. */
-function sayStep(step: BulkStep, hourCycle: HourCycle): string {
+function sayStep(step: BulkStep, hourCycle: HourCycle, names?: Names): string {
   switch (step.kind) {
     case 'shiftDays':
       return `${count(Math.abs(step.days), 'day')} ${step.days < 0 ? 'back' : 'on'}`;
@@ -66,15 +81,26 @@ function sayStep(step: BulkStep, hourCycle: HourCycle): string {
     case 'removeFiles':
       return 'files';
     case 'visibility':
-      return 'who sees it';
+      return step.visibility;
+    case 'availability':
+      return step.availability;
+    case 'importance':
+      return `${step.importance} importance`;
+    case 'calendar':
+      return names ? `to ${names.calendarName(step.calendarId)}` : step.kind;
+    case 'categories':
+      return names ? sayCategories(step, names) : step.kind;
     default:
       return step.kind;
   }
 }
 
-/** What steps set, in a few words: "calendar and categories". */
-export const sayRuleSteps = (steps: readonly BulkStep[], hourCycle: HourCycle): string =>
-  joinWords([...new Set(steps.map((step) => sayStep(step, hourCycle)))]);
+/** What steps do, in a few words: "to Clients and private"; without names "calendar and private". */
+export const sayRuleSteps = (
+  steps: readonly BulkStep[],
+  hourCycle: HourCycle,
+  names?: Names,
+): string => joinWords([...new Set(steps.map((step) => sayStep(step, hourCycle, names)))]);
 
 /** What was done to so many events, as a change is called: "Changed 12 events: calendar, 7 days on". */
 export function sayBulk(steps: readonly BulkStep[], events: number, hourCycle: HourCycle): string {

@@ -1,18 +1,18 @@
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { sayRuleSteps } from '@/core/bulk/sayBulk';
-import { usePreferences } from '@/data/preferences';
 import type { Ruled } from '@/data/rules';
+import { useFilterWording } from '@/features/query/useFilterWording';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
 
 /** Says which rules shape what is being added, and keeps them out of it by one press. */
 export function ByRule({ by, leaveOut }: Pick<Ruled, 'by' | 'leaveOut'>) {
   const palette = usePalette();
-  const { wording } = usePreferences();
+  const names = useFilterWording();
   if (!by.length) return null;
   const said = by
-    .map(({ words, steps }) => `${words}: ${sayRuleSteps(steps, wording.hourCycle)}`)
+    .map(({ words, steps }) => `${words}: ${sayRuleSteps(steps, names.wording.hourCycle, names)}`)
     .join(' · ');
   return (
     <View role="status" style={[styles.line, { backgroundColor: palette.accentWash }]}>

@@ -12,6 +12,7 @@ import { usePreferences } from '@/data/preferences';
 import { useRules } from '@/data/rules';
 import { selection } from '@/data/selection';
 import { putStepsToTry } from '@/data/stepsToTry';
+import { useFilterWording } from '@/features/query/useFilterWording';
 import { Card } from '@/ui/Card';
 import { Check } from '@/ui/Check';
 import { usePalette } from '@/ui/theme/theme';
@@ -20,7 +21,8 @@ import { usePalette } from '@/ui/theme/theme';
 export function RulesCard() {
   const rules = useRules();
   const palette = usePalette();
-  const { clock, wording } = usePreferences();
+  const { clock } = usePreferences();
+  const names = useFilterWording();
   const { engine } = useEngine();
   const { say } = useMessages();
   const router = useRouter();
@@ -53,7 +55,7 @@ export function RulesCard() {
             >
               <View style={styles.text}>
                 <Check
-                  label={`Titled ${rule.words}: ${sayRuleSteps(rule.steps, wording.hourCycle)}`}
+                  label={`Titled ${rule.words}: ${sayRuleSteps(rule.steps, names.wording.hourCycle, names)}`}
                   isOn={rule.isOn}
                   onChange={(isOn) =>
                     void act({ kind: 'keepRule', before: rule, rule: { ...rule, isOn } })

@@ -1,5 +1,5 @@
 import type { MD3Theme } from 'react-native-paper';
-import { configureFonts, MD3DarkTheme, MD3LightTheme, useTheme } from 'react-native-paper';
+import { configureFonts, DefaultTheme, useTheme } from 'react-native-paper';
 import type { Accent } from '@/core/model/look';
 import type { Palette } from './palette';
 import { paletteOf } from './palette';
@@ -25,10 +25,12 @@ function fontsOf(text: number) {
 
 function makeTheme(isDark: boolean, chosen: Accent, text: number): HouseTheme {
   const palette = paletteOf(isDark, chosen);
-  const base = isDark ? MD3DarkTheme : MD3LightTheme;
+  // The only one that comes without all others; each of its colours that is seen has its own here.
+  const base = DefaultTheme as MD3Theme;
   const { paper, sheet, ink, dim, hairline, accent, onAccent, accentWash, amber, brick } = palette;
   return {
     ...base,
+    dark: isDark,
     palette,
     roundness: 2,
     fonts: fontsOf(text),
@@ -44,8 +46,17 @@ function makeTheme(isDark: boolean, chosen: Accent, text: number): HouseTheme {
       tertiary: amber,
       background: paper,
       onBackground: ink,
+      onSecondary: paper,
+      onTertiary: paper,
+      tertiaryContainer: palette.amberWash,
+      onTertiaryContainer: ink,
+      onError: paper,
+      errorContainer: sheet,
+      onErrorContainer: brick,
       surface: sheet,
       onSurface: ink,
+      surfaceDisabled: `${ink}1F`,
+      onSurfaceDisabled: `${ink}61`,
       surfaceVariant: paper,
       onSurfaceVariant: dim,
       outline: dim,
