@@ -3,6 +3,8 @@ import type { EventTime } from '@/core/model/common';
 import type { CalendarEvent, ChangedDate } from '@/core/model/event';
 import { newEvent } from '@/core/model/event';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
+import type { Task } from '@/core/model/task';
+import { newTask } from '@/core/model/task';
 import type { TypedRecord } from '@/core/model/records';
 import { parseRule } from '@/core/recurrence/rule';
 import { expandRule } from '@/core/recurrence/expandRule';
@@ -14,6 +16,8 @@ import type { SeriesSpec } from './series';
 import { SERIES } from './series';
 import type { SingleSpec } from './singles';
 import { SINGLES } from './singles';
+import type { TaskSpec } from './tasks';
+import { TASKS } from './tasks';
 
 const HOME = 'Europe/London';
 /** How long nobody touched what is old, in ms. */
@@ -116,6 +120,34 @@ function labelled(event: CalendarEvent): CalendarEvent {
   return { ...event, categoryIds, ...(icon && { icon }) };
 }
 
+function taskRecord(
+  { title, calendar, day, at, from, of, more }: TaskSpec,
+  index: number,
+  { monday, now, events }: { monday: number; now: number; events: readonly CalendarEvent[] },
+): Task {
+  const on = (offset: number | undefined, time?: string): EventTime | null =>
+    offset === undefined
+      ? null
+      : timesAt(monday + offset, time === undefined ? {} : { at: time, minutes: 0 }).start;
+  const event = of === undefined ? undefined : events.find((one) => one.title === of);
+  return newTask(
+    {
+      id: `task-${index}`,
+      calendarId: calendar,
+      title,
+      due: on(day, at),
+      start: on(from),
+      categoryIds: CATEGORIES.flatMap(({ category, words }) =>
+        words.test(title) ? [category.id] : [],
+      ),
+      ...(event && { eventId: event.id }),
+      ...more,
+      ...(more?.status === 'done' && { doneAt: now }),
+    },
+    now,
+  );
+}
+
 /** Looked at when the demo began, so that its feed is asked an hour later for the first time. */
 const withFeed = (calendar: Calendar, now: number): Calendar =>
   calendar.kind === 'followed' && calendar.source
@@ -155,5 +187,9 @@ export function demoSeed({ today, now }: { today: number; now: number }): TypedR
     })),
     ...CATEGORIES.map(({ category }): TypedRecord => ({ type: 'category', record: category })),
     ...events.map((event): TypedRecord => ({ type: 'event', record: labelled(event) })),
+    ...TASKS.map((spec, i): TypedRecord => ({
+      type: 'task',
+      record: taskRecord(spec, i, { monday, now, events }),
+    })),
   ];
 }

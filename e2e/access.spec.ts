@@ -208,7 +208,7 @@ walk('the other screens', [
   ['settings', at('/settings', (page) => page.getByRole('heading', { name: 'Time' }))],
 ]);
 
-walk('finding, changing and tidying', [
+walk('finding, changing, tidying and tasks', [
   [
     'findings',
     at('/tidy?check=doubles', (page) => page.getByRole('list', { name: 'Found: Doubles' })),
@@ -238,5 +238,23 @@ walk('finding, changing and tidying', [
       await panel(page, 'Change').getByRole('button', { name: 'Move by days' }).click();
       await expect(page.getByText(/would change\.$/)).toBeVisible();
     },
+  ],
+  ['tasks', at('/tasks', (page) => page.getByRole('listitem', { name: 'Order shellac' }))],
+  [
+    'a task',
+    async (page) => {
+      await page.getByRole('button', { name: /^Write the survey findings,/ }).click();
+      await expect(panel(page, 'Write the survey findings')).toBeVisible();
+    },
+    PANEL,
+  ],
+  [
+    'time for tasks',
+    async (page) => {
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: 'Find time' }).click();
+      await expect(panel(page, 'Find time').getByRole('listitem').first()).toBeVisible();
+    },
+    PANEL,
   ],
 ]);

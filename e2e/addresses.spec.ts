@@ -93,7 +93,7 @@ test('what is added where it can’t be seen is told, and shown by one press', a
   await page.keyboard.press('Escape');
 
   // From another screen, for another week.
-  await page.getByRole('link', { name: 'Today' }).click();
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
   await page
     .getByRole('textbox', { name: 'What, when, where' })
     .fill('Wick order 14 December 9:00');

@@ -250,7 +250,7 @@ test(
     });
     const picture = page.getByRole('group', { name: 'Picture behind Today' });
     await expect(picture.getByText(/^quay\.png, kept in \d{1,3} KB$/)).toBeVisible();
-    await page.getByRole('link', { name: 'Today' }).click();
+    await page.getByRole('link', { name: 'Today', exact: true }).click();
     const behind = page.locator('img.picture-behind');
     await expect(behind).toBeVisible();
     expect(await behind.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBe(1440);
@@ -265,7 +265,7 @@ test(
     await expect(message(page, /notes\.txt is not a picture that can be read here/)).toBeVisible();
     await expect(picture.getByText(/^quay\.png/)).toBeVisible();
     await page.getByRole('button', { name: 'No picture' }).click();
-    await page.getByRole('link', { name: 'Today' }).click();
+    await page.getByRole('link', { name: 'Today', exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await expect(behind).toHaveCount(0);
   },

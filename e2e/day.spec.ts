@@ -106,7 +106,7 @@ test('a press on the ruler goes to that week', { tag: '@wide' }, async ({ page }
   await ruler.click({ position: { x: box.width - 20, y: 30 } });
   await expect(page.getByRole('heading', { name: /^23 – 29 Nov/ })).toHaveCount(0);
   await expect(ruler).not.toHaveAttribute('aria-valuetext', /^Week 48/);
-  await page.getByRole('button', { name: 'Today' }).click();
+  await page.getByRole('button', { name: 'Today', exact: true }).click();
   await expect(page.getByRole('heading', { name: /^23 – 29 Nov/ })).toBeVisible();
 });
 

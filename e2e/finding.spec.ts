@@ -52,7 +52,7 @@ test('found, narrowed, looked at one by one, selected, changed and taken back', 
   const part = panel(page, 'Calendars');
   await part.getByRole('button', { name: 'Clients' }).click();
   await part.getByRole('button', { name: 'Turned round: not' }).click();
-  await part.getByRole('button', { name: 'Done' }).click();
+  await part.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(
     page.getByRole('button', { name: 'Calendars: not on Clients. Change' }),
   ).toBeVisible();

@@ -76,7 +76,8 @@ export async function amongCalendars(
   const isBehind = await button.isVisible();
   if (isBehind) await button.click();
   await act(chips);
-  if (isBehind) await panel(page, 'Calendars shown').getByRole('button', { name: 'Done' }).click();
+  if (isBehind)
+    await panel(page, 'Calendars shown').getByRole('button', { name: 'Done', exact: true }).click();
 }
 
 /** Shows a calendar, or hides it. */
@@ -99,7 +100,7 @@ export async function see(
       .getByRole('radio', { name: span[1], exact: true })
       .click();
   if (form) await dialog.getByRole('radio', { name: new RegExp(`^${form}:`) }).click();
-  await dialog.getByRole('button', { name: 'Done' }).click();
+  await dialog.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(dialog).toBeHidden();
 }
 

@@ -22,7 +22,8 @@ function tooSmall(page: Page): Promise<string[]> {
     }
     const isSmall = (element: HTMLElement) => {
       const box = element.getBoundingClientRect();
-      if (!element.checkVisibility() || element.closest('[data-occ], .year-day')) return false;
+      if (!element.checkVisibility() || element.closest('[data-occ], .sheet-tasks, .year-day'))
+        return false;
       const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
       const isInside = x > 20 && x < innerWidth - 20 && y > 20 && y < innerHeight - 20;
       const holds = (atX: number, atY: number) =>
@@ -75,7 +76,7 @@ test('nothing goes beyond a screen of 320 px', { tag: '@phone' }, async ({ page 
   // A filter says how much it hides.
   await page.getByRole('button', { name: 'Filter', exact: true }).click();
   await panel(page, 'Show only').getByRole('button', { name: 'Busy' }).click();
-  await panel(page, 'Show only').getByRole('button', { name: 'Done' }).click();
+  await panel(page, 'Show only').getByRole('button', { name: 'Done', exact: true }).click();
   expect(await isWhole()).toBe(true);
   await bar(page, 'Crate inspection').click();
   await page.getByRole('button', { name: 'Edit' }).click();

@@ -24,7 +24,7 @@ test('an edit that was begun waits, however the editor was left, and is gone on 
   await expect(title).toHaveValue('Crate inspection');
   await title.fill('Crate inspection, gate C');
   // Another screen.
-  await page.getByRole('link', { name: 'Today' }).click();
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
   await page.getByRole('link', { name: 'Plan' }).click();
   await expect(bar(page, 'Crate inspection')).toHaveAccessibleName(/changes not kept yet$/);
   await edit();

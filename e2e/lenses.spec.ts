@@ -45,7 +45,7 @@ test(
     await dialog.getByRole('textbox', { name: 'Place', exact: true }).fill('bench');
     await expect(dialog.getByRole('status')).toHaveText(/^[1-9]\d* hidden$/);
     await dialog.getByRole('button', { name: 'Busy' }).click();
-    await dialog.getByRole('button', { name: 'Done' }).click();
+    await dialog.getByRole('button', { name: 'Done', exact: true }).click();
     await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
     await expect(bar(page, 'Freight quotes')).toHaveCount(0);
     const filter = page.getByRole('button', { name: /^Filter: 2 parts set, \d+ hidden$/ });
@@ -68,7 +68,7 @@ test(
     const dialog = panel(page, 'Show only');
     await dialog.getByRole('checkbox', { name: 'Hide what is past' }).check();
     await dialog.getByRole('button', { name: 'Single' }).click();
-    await dialog.getByRole('button', { name: 'Done' }).click();
+    await dialog.getByRole('button', { name: 'Done', exact: true }).click();
     await expect(bar(page, 'Lamp 14 strip-down')).toHaveCount(0);
     await expect(bar(page, 'Barometer calibration')).toBeVisible();
     await expect(bar(page, 'Freight quotes')).toHaveCount(0);
@@ -149,7 +149,7 @@ test(
     await see(page, { form: 'Agenda' });
     await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
     await page.getByRole('button', { name: 'Update November as a table' }).click();
-    await page.getByRole('button', { name: 'Done' }).click();
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
     await expect(picker(page, 'November as a table')).toBeVisible();
 
     const dialog = await openLenses(page);
@@ -267,7 +267,7 @@ test(
     await page.goForward();
     await expect(heading(page, /^(Nov|Dec)(ember)? 2026$/)).toBeVisible();
     // Another screen is an entry of its own.
-    await page.getByRole('link', { name: 'Today' }).click();
+    await page.getByRole('link', { name: 'Today', exact: true }).click();
     await expect(page.getByText('Upcoming')).toBeVisible();
     await page.goBack();
     await expect(heading(page, /^(Nov|Dec)(ember)? 2026$/)).toBeVisible();

@@ -55,7 +55,7 @@ test(
     await page.getByRole('button', { name: 'Week before' }).click();
     await page.getByRole('button', { name: 'Week before' }).click();
     await expect(page.getByRole('heading', { name: /^16 – 22 Nov/ })).toBeVisible();
-    await page.getByRole('button', { name: 'Today' }).click();
+    await page.getByRole('button', { name: 'Today', exact: true }).click();
     await expect(page.getByRole('heading', { name: /^23 – 29 Nov/ })).toBeVisible();
 
     const ruler = page.getByRole('slider', { name: 'Weeks' });

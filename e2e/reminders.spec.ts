@@ -9,7 +9,7 @@ test(
     await expect(message(page, /^Added “Crate call”/)).toBeVisible();
     const region = page.getByRole('region', { name: 'Reminders' });
     await expect(region).toHaveCount(0);
-    await page.getByRole('link', { name: 'Today' }).click();
+    await page.getByRole('link', { name: 'Today', exact: true }).click();
     await expect(page.getByRole('heading', { name: /24 November/ })).toBeVisible();
 
     // The clock goes on, as after a sleep.
@@ -30,7 +30,7 @@ test(
     await other.goto('/today');
     const there = other.getByRole('region', { name: 'Reminders' });
     await expect(there).toContainText('Crate call');
-    await there.getByRole('button', { name: 'Done' }).click();
+    await there.getByRole('button', { name: 'Done', exact: true }).click();
     await expect(there).toHaveCount(0);
     await expect(region).toHaveCount(0);
     await expect(bar(page, 'Crate call')).toBeVisible();

@@ -85,7 +85,7 @@ test(
     await expect(region(page)).toHaveCount(0);
     await page.clock.fastForward('01:00');
     await expect(due(page, 'Stock days')).toContainText('in 8 h');
-    await region(page).getByRole('button', { name: 'Done' }).click();
+    await region(page).getByRole('button', { name: 'Done', exact: true }).click();
 
     await clockAt(page, '2027-03-27T22:58:30Z');
     await expect(region(page)).toHaveCount(0);
@@ -135,7 +135,7 @@ test(
     await expect(due(page, 'Gale warning')).toContainText('high importance');
     await expect(region(page)).toContainText('1 reminder waits: quiet until 11:00');
     await expect(due(page, 'Crate call')).toHaveCount(0);
-    await region(page).getByRole('button', { name: 'Done' }).click();
+    await region(page).getByRole('button', { name: 'Done', exact: true }).click();
     await page.clock.fastForward('10:00');
     await expect(due(page, 'Crate call')).toContainText('now');
     await expect(region(page)).not.toContainText('away');
@@ -258,7 +258,7 @@ test.describe('notifications of the browser', () => {
       await press('');
       await expect(panel(page, 'Crate call')).toBeVisible();
       await page.clock.fastForward('01:00');
-      await due(page, 'Crate call').getByRole('button', { name: 'Done' }).click();
+      await due(page, 'Crate call').getByRole('button', { name: 'Done', exact: true }).click();
       await expect.poll(shown).toEqual([]);
     },
   );

@@ -57,7 +57,7 @@ test(
     await page.getByRole('link', { name: 'Plan' }).click();
     await jot(page, 'Gate repairs 6 January in Quay gates');
     await jot(page, 'Harbour works 17 February in Quay gates');
-    await page.getByRole('button', { name: 'Today' }).click();
+    await page.getByRole('button', { name: 'Today', exact: true }).click();
 
     const files = [await exported(page)];
     const keepFile = async () => files.push(await exported(page));
@@ -80,7 +80,7 @@ test(
     expect(files.at(-1)).toContain('RRULE:FREQ=WEEKLY;INTERVAL=2;BYDAY=WE;COUNT=8');
 
     // One date moved.
-    await page.getByRole('button', { name: 'Today' }).click();
+    await page.getByRole('button', { name: 'Today', exact: true }).click();
     await turn(page, 2);
     await expect(round(page)).toHaveAccessibleName(/Wed,? 9 Dec, 11:15/);
     await moveAnHourOn(page, isPhone);

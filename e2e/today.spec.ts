@@ -2,7 +2,7 @@ import { expect, message, openDemo, panel, pickDay, test } from './fixtures';
 
 test('today tells what is now and next, what is clear, and takes a line', async ({ page }) => {
   await openDemo(page);
-  await page.getByRole('link', { name: 'Today' }).click();
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
   await expect(page.getByText('now, 35 min left, until 11:00')).toBeVisible();
   await expect(page.getByText(/^Next: Quarter ledger review at 10:30, in 5 min$/)).toBeVisible();
   await expect(page.getByText('1 h 35 min of today’s working hours are clear.')).toBeVisible();
@@ -23,7 +23,7 @@ test(
   { tag: '@phone' },
   async ({ page }) => {
     await openDemo(page);
-    await page.getByRole('link', { name: 'Today' }).click();
+    await page.getByRole('link', { name: 'Today', exact: true }).click();
     const day = (name: RegExp) => page.getByRole('group', { name });
     await expect(day(/^Tuesday,? 1 December$/)).toBeVisible();
     await expect(day(/^Wednesday,? 2 December$/)).toHaveCount(0);

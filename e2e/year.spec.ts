@@ -106,7 +106,7 @@ test(
     await expect(row(page, 'Quay closures')).toContainText('its feed is away');
 
     await page.getByRole('link', { name: 'Plan' }).click();
-    await page.getByRole('button', { name: 'Today' }).click();
+    await page.getByRole('button', { name: 'Today', exact: true }).click();
     await page.getByRole('button', { name: 'Week after' }).click();
     await expect(bar(page, 'Crane inspection')).toBeVisible();
 

@@ -109,7 +109,7 @@ test(
     await list.getByRole('textbox', { name: 'Watch another zone' }).fill('+5:45');
     await list.getByRole('button', { name: /^Kat(h)?mandu, / }).click();
     await expect(page.getByRole('button', { name: /^Kat(h)?mandu \+5:45 h\./ })).toBeVisible();
-    await page.getByRole('link', { name: 'Today' }).click();
+    await page.getByRole('link', { name: 'Today', exact: true }).click();
     const clocks = page.getByRole('list', { name: 'Clocks elsewhere, from London' });
     await expect(
       clocks.getByRole('listitem', { name: /^Osaka: 19:2\d, 9 h ahead, out of office hours/ }),
@@ -208,7 +208,7 @@ test(
   { tag: '@phone' },
   async ({ page }) => {
     await openDemo(page);
-    await page.getByRole('link', { name: 'Today' }).click();
+    await page.getByRole('link', { name: 'Today', exact: true }).click();
     const events = page.getByRole('list', { name: 'Today’s events' });
     await expect(
       events.getByRole('button', { name: /^Pilot station survey.*now, ends in 3\d min$/ }),

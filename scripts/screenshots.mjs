@@ -81,19 +81,9 @@ async function reminders(page) {
   await page.getByRole('region', { name: 'Reminders' }).getByText('Oil samples').waitFor();
 }
 
-/** What would have gone out by mail. */
-async function outbox(page) {
-  await page.goto(`${URL}/settings`);
-  // What is typed before the settings are read gives way to them.
-  await page.getByText(/\d events, /).waitFor();
-  const address = page.getByRole('textbox', { name: 'Mails go to' });
-  await address.fill('office@quay.example');
-  await address.press('Enter');
-  await page.getByRole('checkbox', { name: 'A letter each morning' }).waitFor();
-  await page.goto(`${URL}/sent`);
-  await page.getByRole('button', { name: 'Write today’s letter' }).click();
-  const sent = page.getByRole('list', { name: 'Would have gone out' });
-  await sent.getByRole('button').first().click();
+async function tasks(page) {
+  await page.goto(`${URL}/tasks`);
+  await page.getByRole('listitem', { name: 'Order shellac' }).waitFor();
 }
 
 /** The sheet over another span, in another form. */
@@ -135,7 +125,7 @@ const PICTURES = [
     },
   },
   { name: 'import-wide', size: 'wide', open: preview },
-  { name: 'outbox-phone', size: 'phone', open: outbox },
+  { name: 'tasks-wide', size: 'wide', open: tasks },
   { name: 'calendars-wide', size: 'wide', open: (page) => page.goto(`${URL}/calendars`) },
 ];
 

@@ -73,6 +73,11 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   merge: onKinds('event', 'calendar', 'task'),
   counts: onKinds('event'),
   followers: onKinds('event'),
+  tasksDue: onKinds('task', 'calendar', 'category'),
+  task: onKinds('task', 'event'),
+  tasks: onKinds('task', 'event', 'calendar', 'category'),
+  effort: onKinds('task', 'event', 'calendar', 'settings'),
+  placing: onKinds('task', 'event', 'calendar', 'settings'),
   unsent: onKinds('reminding'),
   reminders: onKinds('event', 'calendar', 'reminding', 'settings'),
 };

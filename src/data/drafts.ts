@@ -96,3 +96,4 @@ export function useDraft(name: string): {
 export const NEW_EVENT = 'new event';
 export const LINE = 'line';
 export const TODAY_LINE = 'line of today';
+export const TASK_LINE = 'line of tasks';

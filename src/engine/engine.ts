@@ -24,6 +24,7 @@ import { Reminders } from './reminders/reminders';
 import { Repository } from './repository';
 import type { FileStore } from './storage/fileStore';
 import type { Store, Surroundings } from './storage/store';
+import { Tasks } from './tasks/tasks';
 import { Tidying } from './tidy/tidying';
 import { yieldToEventLoop } from './yieldToEventLoop';
 
@@ -73,13 +74,14 @@ export type EngineProtocol = Pick<
   | 'finding'
   | 'bulk'
   | 'tidying'
+  | 'tasks'
   | 'retry'
 >;
 
 /**
  * The heart of the app behind the page: holds all records and the index of events, and gives them to
  * what is asked (`queries`), found (`finding`), done (`commands`), looked at before it is done to many
- * (`bulk`), put in order (`tidying`), brought in or out (`files`) and followed (`feeds`).
+ * (`bulk`), put in order (`tidying`), to do (`tasks`), brought in or out (`files`) and followed (`feeds`).
  * Runs in a web worker.
  */
 export class Engine {
@@ -97,6 +99,7 @@ export class Engine {
   readonly finding: Finding;
   readonly bulk: Bulk;
   readonly tidying: Tidying;
+  readonly tasks: Tasks;
   private progress = { loaded: 0, total: 1, ready: false };
   private onStatus: OnStatus = () => undefined;
   private lastTold = 0;
@@ -147,6 +150,7 @@ export class Engine {
     this.finding = new Finding({ repository, index, foundBy });
     this.bulk = new Bulk({ repository, index });
     this.tidying = tidying;
+    this.tasks = new Tasks({ records: repository, index, foundBy });
     this.repository = repository;
     this.queries = queries;
     this.commands = commands;

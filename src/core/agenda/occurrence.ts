@@ -1,4 +1,5 @@
 import type { Availability, Reminder } from '../model/common';
+import type { Task } from '../model/task';
 import { MINUTE } from '../time/civil';
 import type { DayNumber, EpochMs, WallMs } from '../time/units';
 
@@ -38,6 +39,8 @@ export interface Occurrence {
   /** Wall ms in the zone that looks at it. The end is exclusive. */
   start: WallMs;
   end: WallMs;
+  /** What is due on a day, where this is no event but the line of these. */
+  tasks?: readonly Task[];
 }
 
 /** The days of a window and the zone that looks at them. */

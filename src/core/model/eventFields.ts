@@ -154,6 +154,8 @@ export const EVENT_FIELDS = {
   /** SEQUENCE (RFC 5545 §3.8.7.4) */
   revision: field(z.number().int().min(0), { initial: () => 0 }),
   removedAt: field(instant.optional()),
+  /** The task that it is a block of time for. */
+  taskId: field(id.optional()),
   /** The name of the file that it was last imported with. */
   broughtIn: field(z.string().optional()),
   passthrough: field(passthrough.optional(), ofFile),

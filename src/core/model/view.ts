@@ -73,6 +73,8 @@ export const view = z.object({
   /** What a row or a column stands for. */
   split: z.enum(['day', 'calendar']).default('day'),
   filter: filter.default(EMPTY_FILTER),
+  /** Whether each day has a line of what is due on it. */
+  hasTasks: z.boolean().default(true),
   /** Calendars shown here alone; null when the sheet shows those that are shown everywhere. */
   calendarIds: z.array(id).nullable().default(null),
 });
@@ -85,6 +87,7 @@ export const DEFAULT_VIEW: View = {
   table: DEFAULT_TABLE,
   split: 'day',
   filter: EMPTY_FILTER,
+  hasTasks: true,
   calendarIds: null,
 };
 

@@ -1,7 +1,9 @@
 import type { EventTime } from '../model/common';
 import { dayOf, wallOf, zoneOf } from '../model/common';
-import { dayOfWall } from '../time/civil';
-import type { DayNumber, WallMs } from '../time/units';
+import type { Task } from '../model/task';
+import { isOpen } from '../model/task';
+import { DAY, dayOfWall } from '../time/civil';
+import type { DayNumber, EpochMs, WallMs } from '../time/units';
 import { instantOf, wallFromInstant } from '../time/zones';
 
 /** The day on which a time is on a clock (an IANA zone); a date is that date everywhere. */
@@ -10,9 +12,26 @@ export function dayOn(time: EventTime, clock: string): DayNumber {
 }
 
 /** A time on a clock, wall ms; a date means its midnight. */
-function wallOn(time: EventTime, clock: string): WallMs {
+export function wallOn(time: EventTime, clock: string): WallMs {
   const zone = zoneOf(time);
   return zone === null || zone === clock
     ? wallOf(time)
     : wallFromInstant(instantOf(wallOf(time), zone, clock), clock);
+}
+
+/** The instant by which a task is to be done (epoch ms): a date lasts to its end. Null without one. */
+export function dueBy({ due }: Pick<Task, 'due'>, clock: string): EpochMs | null {
+  if (!due) return null;
+  const wall = due.kind === 'date' ? wallOf(due) + DAY : wallOf(due);
+  return instantOf(wall, zoneOf(due), clock);
+}
+
+/** Whether a task should have been done by now (epoch ms). */
+export function isOverdue(
+  task: Pick<Task, 'due' | 'status'>,
+  now: EpochMs,
+  clock: string,
+): boolean {
+  const by = dueBy(task, clock);
+  return by !== null && by <= now && isOpen(task);
 }

@@ -28,6 +28,7 @@ import { keepRule, removeRule } from './rules';
 import { editSeriesDates, removeSeriesDates, restoreSeriesDate } from './series';
 import { setSettings } from './settings';
 import { sweepSeries } from './sweep';
+import { changeTasks, keepTask, moveTasks, placeBlocks, removeTasks, tickTasks } from './tasks';
 import { archiveEvents, joinInto, leaveFindings, mendFindings, showLeft } from './tidy';
 
 /** Everything that a person can have done to records, by what it is called. */
@@ -70,6 +71,12 @@ const PLANNERS = {
   leaveFindings,
   showLeft,
   archiveEvents,
+  keepTask,
+  tickTasks,
+  moveTasks,
+  removeTasks,
+  changeTasks,
+  placeBlocks,
 };
 
 type Planners = typeof PLANNERS;

@@ -1,5 +1,7 @@
 import { newEvent } from '@/core/model/event';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
+import { newTask } from '@/core/model/task';
+import { parseDate } from '@/core/time/civil';
 import { lensOf } from '@/core/view/lenses';
 import { DEFAULT_VIEW } from '@/core/model/view';
 import type { Engine } from '../engine';
@@ -10,12 +12,14 @@ import type { Command } from './command';
 const SAYING = { wording: { locale: 'en-GB', hourCycle: '24' }, clock: 'Europe/London' } as const;
 const MANNER = { now: NOW, saying: SAYING };
 const ROUND = { rule: 'FREQ=DAILY;COUNT=5' };
+const TASK = { id: 'order', title: 'Order', due: { kind: 'date', date: '2026-11-27' } } as const;
 const SEED = [
   calendar('work'),
   calendar('clients', { order: 1 }),
   event('call'),
   event('round', ROUND),
   event('gone', { removedAt: 5 }),
+  { type: 'task' as const, record: newTask(TASK, 1) },
   {
     type: 'category' as const,
     record: { id: 'lamps', name: 'Lamps', ink: '#2f6f5e' as const, order: 0 },
@@ -47,6 +51,38 @@ const commands = (engine: Engine): [string, Command][] => {
   const edit = { before: round, after: { ...round, title: 'Loop' } };
   return [
     ['Added “New” to work: Wed 25 Nov, 09:00', { kind: 'addEvent', event: added(engine) }],
+    [
+      'Added the task “Glue”, due Fri 27 Nov',
+      {
+        kind: 'keepTask',
+        before: null,
+        task: newTask({ ...TASK, id: 'glue', title: 'Glue' }, NOW),
+      },
+    ],
+    ['Did “Order”', { kind: 'tickTasks', ids: ['order'], isDone: true, clock: SAYING.clock }],
+    [
+      'Moved “Order” to Tue 1 Dec',
+      { kind: 'moveTasks', ids: ['order'], day: parseDate('2026-12-01'), clock: SAYING.clock },
+    ],
+    ['Removed “Order”', { kind: 'removeTasks', ids: ['order'] }],
+    [
+      'Changed 1 task',
+      {
+        kind: 'changeTasks',
+        ids: ['order'],
+        steps: [{ kind: 'importance', importance: 'high' }],
+        clock: SAYING.clock,
+      },
+    ],
+    [
+      'Gave time to “Order”: Thu 26 Nov, 14:00',
+      {
+        kind: 'placeBlocks',
+        blocks: [{ taskId: 'order', ...at }],
+        calendarId: 'work',
+        clock: SAYING.clock,
+      },
+    ],
     [
       'Changed “Ring”, now on clients',
       { kind: 'editEvent', before: call, after: { ...call, title: 'Ring', calendarId: 'clients' } },

@@ -18,6 +18,8 @@ interface Props {
   filter: Filter;
   /** Parts that have no chip, since they are asked for elsewhere on the screen. */
   hidden?: readonly FilterPart[];
+  /** Parts that can't be asked for here. */
+  without?: readonly FilterPart[];
   /** Whether that nothing is over can be asked for here. */
   hasPast?: boolean;
   onFilter(filter: Filter): void;
@@ -65,7 +67,7 @@ function PartChip({
 }
 
 /** The parts of a question as chips, to be added, changed, turned round and taken away. */
-export function PartChips({ filter, hidden = [], hasPast = true, onFilter }: Props) {
+export function PartChips({ filter, hidden = [], without = [], hasPast = true, onFilter }: Props) {
   const calendars = useCalendars();
   const categories = useCategories();
   const wording = useFilterWording();
@@ -104,7 +106,7 @@ export function PartChips({ filter, hidden = [], hasPast = true, onFilter }: Pro
       {open === 'which' && (
         <Dialog title="Ask for" onClose={() => setOpen(null)}>
           <View style={styles.which}>
-            {FILTER_PARTS.map((part) => (
+            {FILTER_PARTS.filter((part) => !without.includes(part)).map((part) => (
               <ToggleChip
                 key={part}
                 label={PART_NAMES[part]}

@@ -13,6 +13,7 @@ import { useWallNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useOccurrences } from '@/data/queries';
 import { Load } from './load/Load';
+import { TasksToday } from '@/features/tasks/TasksToday';
 import { TidyLook } from '@/features/tidy/TidyLook';
 import { WorldClock } from '@/features/zones/WorldClock';
 import { Icon } from '@/ui/icons/Icon';
@@ -96,6 +97,7 @@ export function Margin({ preferences, occurrences, load, onOpen }: Props) {
       tabIndex={-1}
     >
       <NextEvent preferences={preferences} onOpen={onOpen} />
+      <TasksToday />
       {preferences.settings.zones.length > 0 && (
         <View style={styles.part}>
           <Title level={2}>Elsewhere</Title>

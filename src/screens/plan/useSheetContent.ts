@@ -1,6 +1,8 @@
 import { useMemo, useState } from 'react';
 import { bookedMinutes } from '@/core/agenda/booked';
 import type { Occurrence, Window } from '@/core/agenda/occurrence';
+import { byStart } from '@/core/agenda/occurrence';
+import { lineAsOccurrence, tasksByDay } from '@/core/tasks/onSheet';
 import { drawable } from '@/core/layout/drawable';
 import { hoursAround } from '@/core/layout/hours';
 import type { Hours } from '@/core/layout/hours';
@@ -17,7 +19,14 @@ import { rangeOf, turned, wholeWeeks } from '@/core/view/spans';
 import { sayPlace, sayUnder, spanName } from '@/core/view/spanWords';
 import { useEngine } from '@/data/engineContext';
 import type { Preferences } from '@/data/preferences';
-import { useAgenda, useDayLoads, useOccurrences, usePrefetchAround } from '@/data/queries';
+import {
+  useAgenda,
+  useCalendars,
+  useDayLoads,
+  useOccurrences,
+  usePrefetchAround,
+} from '@/data/queries';
+import { useTasksDue } from '@/data/tasks';
 import { useIsWide } from '@/ui/useIsWide';
 import type { SheetPlace } from './useSheetPlace';
 import { FORM_DEFS } from './view/forms';
@@ -80,6 +89,26 @@ function useSheetQuery({ calendarIds, filter }: View): EventQuery {
   );
 }
 
+/** The lines of what is due, one of each day of a window that has such. */
+function useTaskLines(
+  window: Window,
+  query: EventQuery,
+  { split }: View,
+  isWanted: boolean,
+): Occurrence[] {
+  const { fromDay, toDay, zone } = window;
+  const { data: tasks } = useTasksDue(fromDay, toDay, query, isWanted);
+  const calendars = useCalendars();
+  const anyId = calendars[0]?.id ?? '';
+  return useMemo(
+    () =>
+      (isWanted ? tasksByDay(tasks ?? [], zone, split === 'calendar') : []).map((line) =>
+        lineAsOccurrence(line, zone, anyId),
+      ),
+    [isWanted, tasks, zone, split, anyId],
+  );
+}
+
 /** What each row or column stands for; past five columns calendars stand in rows. */
 function useTracks({ view, drawn }: SheetPlace, calendars: readonly Calendar[]) {
   const isSplit = view.split === 'calendar';
@@ -118,10 +147,13 @@ export function useSheetContent(
   usePrefetchAround(windowsNext(place, clock), query, isPlaceholderData ? 0 : dataUpdatedAt);
   const { data: loads } = useDayLoads(window, query, isLoads);
   const found = (isSingle && data?.occurrences) || NONE;
-  const { drawn: occurrences, tooMany } = useMemo(
-    () => (needs === 'all' ? { drawn: found, tooMany: 0 } : drawable(found, drawn.from)),
-    [needs, found, drawn.from],
-  );
+  const hasTasks = view.hasTasks && needs === 'drawn';
+  const lines = useTaskLines(window, query, view, hasTasks);
+  const { drawn: occurrences, tooMany } = useMemo(() => {
+    if (needs === 'all') return { drawn: found, tooMany: 0 };
+    const few = drawable(found, drawn.from);
+    return lines.length ? { ...few, drawn: [...few.drawn, ...lines].sort(byStart) } : few;
+  }, [needs, found, drawn.from, lines]);
 
   const usual = useMemo(() => ({ from: settings.fromMinute, to: settings.toMinute }), [settings]);
   const hours: Hours = useMemo(
@@ -175,7 +207,7 @@ export function useSheetContent(
     /** What lies in these days, drawn or not. */
     found,
     /** What is drawn here; null where the form shows no single events, or asks for its own. */
-    shown: isSingle ? occurrences : null,
+    shown: isSingle ? occurrences.filter(({ tasks }) => !tasks) : null,
     cut: data?.cut.length ?? 0,
     tooMany,
     loads,

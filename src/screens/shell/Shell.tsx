@@ -7,6 +7,7 @@ import { KeysDialog } from '@/features/keys/KeysDialog';
 import { keepForOffline } from '@/data/offline';
 import { useDueFeeds } from '@/data/queries';
 import { useTroubles } from '@/data/useTroubles';
+import { OpenedTask } from '@/features/tasks/OpenedTask';
 import { SelectionBar } from '@/features/selecting/SelectionBar';
 import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
@@ -53,6 +54,7 @@ export function Shell({ children }: { children: ReactNode }) {
         <ReminderBar />
         {children}
         <SelectionBar />
+        <OpenedTask />
         <MessageBar />
       </View>
       {!isWide && !isSmall && <Navigation isRail={false} />}

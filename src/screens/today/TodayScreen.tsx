@@ -20,6 +20,7 @@ import { useTodayPicture } from '@/data/picture';
 import { useAskSheet } from '@/data/asked';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars, useOccurrences } from '@/data/queries';
+import { TasksToday } from '@/features/tasks/TasksToday';
 import { TidyLook } from '@/features/tidy/TidyLook';
 import { WorldClock } from '@/features/zones/WorldClock';
 import { Card } from '@/ui/Card';
@@ -169,6 +170,7 @@ export function TodayScreen() {
         }
         side={
           <View style={styles.side}>
+            <TasksToday />
             <Upcoming today={today} calendars={calendars} preferences={preferences} onOpen={open} />
             <TidyLook />
             <Card title="Elsewhere">

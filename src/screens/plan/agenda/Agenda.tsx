@@ -3,10 +3,15 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { AgendaDay } from '@/core/agenda/agendaDays';
 import { agendaDays } from '@/core/agenda/agendaDays';
+import type { Task } from '@/core/model/task';
 import { workdayOf } from '@/core/model/workweek';
 import { civilDate } from '@/core/time/civil';
 import { count } from '@/core/time/words';
 import type { DayNumber } from '@/core/time/units';
+import { openTask } from '@/data/openedTask';
+import { useTasksDue } from '@/data/tasks';
+import { TaskLine } from '@/features/tasks/TaskLine';
+import { tasksByDay } from '@/core/tasks/onSheet';
 import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
 import type { LineSetting } from '@/features/agenda/AgendaLines';
@@ -25,6 +30,7 @@ function sayGap(day: DayNumber, last: AgendaDay | undefined): string | null {
 const NEAR = 1500;
 
 const NONE: AgendaDay[] = [];
+const NO_TASKS: Task[] = [];
 
 interface DayProps {
   agendaDay: AgendaDay;
@@ -36,10 +42,11 @@ interface DayProps {
   workplace: string;
   zone: string;
   onWorkday(day: DayNumber): void;
+  tasks: readonly Task[];
 }
 
 const DayOfAgenda = memo(function DayOfAgenda(props: DayProps) {
-  const { agendaDay, gap, today, setting, selectedId, workplace, zone, onWorkday } = props;
+  const { agendaDay, gap, today, setting, selectedId, workplace, zone, onWorkday, tasks } = props;
   const palette = usePalette();
   const { day, lines } = agendaDay;
   return (
@@ -63,6 +70,13 @@ const DayOfAgenda = memo(function DayOfAgenda(props: DayProps) {
       <div className="agenda-lines">
         <AgendaLines day={day} lines={lines} setting={{ ...setting, selectedId }} />
       </div>
+      {tasks.length > 0 && (
+        <div role="list" aria-label="To do by this day" className="agenda-tasks">
+          {tasks.map((task) => (
+            <TaskLine key={task.id} task={task} isTight onOpen={() => openTask(task.id)} />
+          ))}
+        </div>
+      )}
     </div>
   );
 });
@@ -71,7 +85,7 @@ const has = ({ lines }: AgendaDay, id: string) =>
   lines.some((line) => line.kind === 'event' && line.occurrence.id === id);
 
 /** Only days with events, one under the other, on and back without end. */
-export function Agenda({ content, look, hands }: FormProps) {
+export function Agenda({ place, content, look, hands }: FormProps) {
   const { agenda, agendaDay: fromDay } = content;
   const { today, calendars, categoryInks, preferences, selectedId } = look;
   const { onOpen, onSeen } = hands;
@@ -88,6 +102,20 @@ export function Agenda({ content, look, hands }: FormProps) {
       NONE
     );
   }, [pages, workweek]);
+  const ends = pages?.length ? { from: pages[0]!.fromDay, to: pages.at(-1)!.toDay } : null;
+  const { data: due } = useTasksDue(
+    ends?.from ?? 0,
+    ends?.to ?? 0,
+    content.query,
+    place.view.hasTasks && ends !== null,
+  );
+  const dueOn = useMemo(
+    () =>
+      new Map(
+        tasksByDay(due ?? [], preferences.clock, false).map(({ day, tasks }) => [day, tasks]),
+      ),
+    [due, preferences.clock],
+  );
   const noteScroll = useHeldPlace(scroller, days, onSeen, fromDay);
   const setting = useMemo(
     () => ({
@@ -156,6 +184,7 @@ export function Agenda({ content, look, hands }: FormProps) {
               selectedId={selectedId !== null && has(agendaDay, selectedId) ? selectedId : null}
               workplace={workdayOf(agendaDay.day, workweek).workplace}
               onWorkday={hands.onWorkday}
+              tasks={dueOn.get(agendaDay.day) ?? NO_TASKS}
             />
           ))}
           <div style={{ height: look.covered }} />

@@ -12,6 +12,7 @@ import { useBarState } from '@/features/bars/barState';
 import { EventIcon } from '@/features/bars/EventIcon';
 import { pressable } from '@/features/bars/pressable';
 import type { Box } from './Ghost';
+import { TaskBar } from './TaskBar';
 
 interface Props {
   at: Box;
@@ -27,8 +28,14 @@ interface Props {
   onOpen(occurrence: Occurrence): void;
 }
 
-/** A whole-day or long event: solid when it takes the day, outlined when not. */
+/** What lasts a whole day: an event, or the line of what is to be done by it. */
 export const WholeDayBar = memoPlaced(function WholeDayBar(props: Props) {
+  const { tasks } = props.occurrence;
+  return tasks ? <TaskBar at={props.at} tasks={tasks} /> : <WholeDayEvent {...props} />;
+});
+
+/** A whole-day or long event: solid when it takes the day, outlined when not. */
+function WholeDayEvent(props: Props) {
   const { occurrence: o, part, calendar, ink, isSelected, isTabStop, wording, onOpen } = props;
   const palette = usePalette();
   const state = useBarState(o.id);
@@ -59,4 +66,4 @@ export const WholeDayBar = memoPlaced(function WholeDayBar(props: Props) {
       </div>
     </div>
   );
-});
+}

@@ -7,6 +7,7 @@ import { DETAILS, FORMS } from '@/core/model/view';
 import { roughDays, suits, withSpan } from '@/core/view/forms';
 import type { SpanSetting } from '@/core/view/spans';
 import { rangeOf } from '@/core/view/spans';
+import { Check } from '@/ui/Check';
 import { Choice } from '@/ui/Choice';
 import { Dialog } from '@/ui/Dialog';
 import { Icon } from '@/ui/icons/Icon';
@@ -191,6 +192,11 @@ export function ViewDialog(props: Props) {
           onChoose={(split) => onView({ ...view, split })}
         />
       )}
+      <Check
+        label="A line of what is due on each day"
+        isOn={view.hasTasks}
+        onChange={(hasTasks) => onView({ ...view, hasTasks })}
+      />
       <Choice
         name="Inks are those of"
         value={props.colourBy}

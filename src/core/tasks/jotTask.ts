@@ -1,0 +1,57 @@
+import type { CalendarEvent } from '../model/event';
+import type { EventTime, Reminder } from '../model/common';
+import { dayOf } from '../model/common';
+import type { Task } from '../model/task';
+import type { Jot } from '../jot/jot';
+import { formatDate } from '../time/civil';
+
+/** How a day or a time begins that may stand after "by". */
+const TIMELY =
+  '(?:the\\s+)?\\d|mon|tue|wed|thu|fri|sat|sun|today|tonight|tomorrow|next|this|end\\b|noon|midnight|' +
+  'jan|feb|mar|apr|may\\b|jun|jul|aug|sep|oct|nov|dec|in\\s+(?:\\d|an?\\b)';
+/** Words before a day that say no more than that something is to be done by then. */
+const DUE = new RegExp(`(^|[\\s,;(])(?:due|by|until)(?:\\s+on)?[\\s:]+(?=${TIMELY})`, 'gi');
+/** A colon that parts what was said from what follows; those of times stand between figures. */
+const COLON = /:(?=\s)/g;
+
+/** A typed task as a typed event says it, letter by letter in the same place: "due Friday: order" as "    Friday  order". */
+export const asEventLine = (line: string): string =>
+  line
+    .replaceAll(COLON, ' ')
+    .replaceAll(
+      DUE,
+      (all: string, before: string) => before + ' '.repeat(all.length - before.length),
+    );
+
+/** Reminders that count from the start of an event, as those of a task count from when it is due. */
+const fromDue = (reminder: Reminder): Reminder =>
+  'at' in reminder || reminder.from !== 'start' ? reminder : { ...reminder, from: 'end' };
+
+/** The day of a time; a length that was said alone makes no hour of it. */
+const dateOf = (time: EventTime): EventTime => ({ kind: 'date', date: formatDate(dayOf(time)) });
+
+/**
+ * What a typed line says of a task. `event` is what the line would be as an event, in its zone and
+ * with its rule; a length is what the task is thought to take, and a day that was not said is none.
+ */
+export function taskOfJot(
+  jot: Jot,
+  event: CalendarEvent,
+): Pick<
+  Task,
+  'title' | 'due' | 'estimate' | 'calendarId' | 'categoryIds' | 'link' | 'importance' | 'reminders'
+> &
+  Pick<Partial<Task>, 'rule'> {
+  const hasDay = jot.saysDay || jot.saysTime || event.rule !== undefined;
+  return {
+    title: jot.place ? `${jot.title} at ${jot.place}` : jot.title,
+    due: hasDay ? (jot.saysTime ? event.start : dateOf(event.start)) : null,
+    estimate: jot.length,
+    calendarId: jot.calendarId,
+    categoryIds: jot.categoryIds,
+    link: jot.link,
+    importance: jot.extras.importance ?? 0,
+    reminders: (jot.reminders ?? []).map(fromDue),
+    ...(event.rule !== undefined && { rule: event.rule }),
+  };
+}

@@ -1,0 +1,47 @@
+import type { EventTime } from '../model/common';
+import type { Task } from '../model/task';
+import { minuteOfDay } from '../time/civil';
+import type { DayNumber } from '../time/units';
+import type { Wording } from '../time/words';
+import { DATED_DAY, sayDay, sayLength, sayMinute, SHORT_DAY } from '../time/words';
+import { dayOn, wallOn } from './due';
+
+/** From where times are said. */
+export interface TaskWording extends Wording {
+  clock: string;
+  today: DayNumber;
+}
+
+const NEAR = 180;
+
+/** A day as it is said from today: "today", "tomorrow", "yesterday", "Fri 27 Nov", or with its year. */
+export function sayNearDay(day: DayNumber, wording: TaskWording): string {
+  const away = day - wording.today;
+  if (away === 0) return 'today';
+  if (away === 1) return 'tomorrow';
+  if (away === -1) return 'yesterday';
+  return sayDay(day, wording, Math.abs(away) < NEAR ? SHORT_DAY : DATED_DAY);
+}
+
+/** A time of a task: its day, and its hour where it has one. */
+export function sayTaskTime(time: EventTime, wording: TaskWording): string {
+  const day = sayNearDay(dayOn(time, wording.clock), wording);
+  if (time.kind === 'date') return day;
+  const wall = wallOn(time, wording.clock);
+  return `${day}, ${sayMinute(minuteOfDay(wall), wording.hourCycle)}`;
+}
+
+/** What stands under the title of a task: "due Fri 27 Nov · 30 min · 40 % done". */
+export function sayTask(
+  { due, start, estimate, percent, status }: Task,
+  wording: TaskWording,
+): string {
+  const parts = [
+    due ? `due ${sayTaskTime(due, wording)}` : '',
+    start ? `from ${sayTaskTime(start, wording)}` : '',
+    estimate === null ? '' : sayLength(estimate),
+    status === 'started' && percent > 0 ? `${percent} % done` : '',
+    status === 'dropped' ? 'dropped' : '',
+  ];
+  return parts.filter(Boolean).join(' · ');
+}
