@@ -198,6 +198,23 @@ test('what is about something that is gone is refused in words, and nothing else
   expect(await done(engine, { kind: 'removeLens', id: 'desk' })).toBe('Removed the lens Desk');
 });
 
+test('parts of a setting that are set from the same view of it both hold', async () => {
+  const engine = await opened(SEED);
+  const before = DEFAULT_SETTINGS;
+  const setting = (fields: Partial<typeof before.reminding>): Command => ({
+    kind: 'setSettings',
+    before,
+    fields: { reminding: { ...before.reminding, ...fields } },
+    label: 'Set how reminders come',
+  });
+  await done(engine, setting({ mail: 'office@quay.example' }));
+  await done(engine, setting({ phone: '+44 1632 960018' }));
+  expect(engine.queries.settings()).toEqual({
+    ...before,
+    reminding: { ...before.reminding, mail: 'office@quay.example', phone: '+44 1632 960018' },
+  });
+});
+
 test('commands given at once are done one after the other, and a step back means the last', async () => {
   const engine = await opened(SEED);
   const file = (id: string) => ({ id, name: id, mediaType: '', bytes: 1 });
