@@ -1,4 +1,5 @@
 import type { Data } from '@/core/model/versions';
+import { SCHEMA_VERSION } from '@/core/model/versions';
 import { fileOf, NOW } from './testing/opened';
 import { openedOn, recordsIn, SHAPES } from './testing/shapes';
 
@@ -6,13 +7,20 @@ import { openedOn, recordsIn, SHAPES } from './testing/shapes';
  * A next version, in which events' `heading` became `title` and lenses got a new filter: what the
  * version before has stored must come through, wherever it stands.
  */
-jest.mock('@/core/model/versions', () => ({
-  SCHEMA_VERSION: 3,
-  MIGRATIONS: {
-    2: (kind: string, { heading, ...data }: Record<string, unknown>) =>
-      kind === 'event' ? { ...data, title: heading } : data,
-  },
-}));
+jest.mock('@/core/model/versions', () => {
+  const { SCHEMA_VERSION: present } = jest.requireActual<{ SCHEMA_VERSION: number }>(
+    '@/core/model/versions',
+  );
+  return {
+    SCHEMA_VERSION: present + 1,
+    MIGRATIONS: {
+      [present]: (kind: string, { heading, ...data }: Record<string, unknown>) =>
+        kind === 'event' || kind === 'task' ? { ...data, title: heading } : data,
+    },
+  };
+});
+
+const NEXT = SCHEMA_VERSION;
 
 const LATEST = SHAPES.at(-1)!;
 
@@ -26,7 +34,7 @@ const OLD_BACKUP = inOldWords(LATEST.backup!);
 
 /** The same as this version writes it. */
 const asNow = (key: string, text: string) =>
-  /^(meta)\//.test(key) ? text : text.replace('"version":2', '"version":3');
+  /^(meta)\//.test(key) ? text : text.replace(`"version":${NEXT - 1}`, `"version":${NEXT}`);
 const NOW_TEXTS = Object.fromEntries(
   Object.entries(LATEST.store).map(([key, text]) => [key, asNow(key, text)]),
 );
@@ -49,8 +57,8 @@ test('records, and changes that are undone, are taken to the next version', asyn
   expect(engine.queries.event('series-0')).toMatchObject({ title: 'Renamed once' });
   expect(engine.queries.event('series-0')).not.toHaveProperty('heading');
   const written = JSON.parse(store.texts.get('event/series-0')!) as { version: number; data: Data };
-  expect(written.version).toBe(3);
-  expect(store.texts.get('meta/schema')).toBe('3');
+  expect(written.version).toBe(NEXT);
+  expect(store.texts.get('meta/schema')).toBe(`${NEXT}`);
 });
 
 test('a backup of the version before is restored', async () => {
@@ -64,7 +72,7 @@ test('a backup of the version before is restored', async () => {
 
 test('what a version after it wrote is told, set aside and left as it is', async () => {
   const key = 'event/series-0';
-  const newer = JSON.stringify({ version: 4, data: { id: 'series-0', shape: 'unknown' } });
+  const newer = JSON.stringify({ version: NEXT + 1, data: { id: 'series-0', shape: 'unknown' } });
   const changes = { ...NOW_TEXTS, [key]: newer };
   const { engine, store } = await openedOn(changes);
   expect(engine.queries.setAside()).toEqual([
@@ -78,8 +86,8 @@ test('a change that a version after it wrote is not undone, and says so', async 
   const { engine, store } = await openedOn({
     ...NOW_TEXTS,
     'change/3': last
-      .replace('"version":3', '"version":4')
-      .replace(/^\{(?!"version")/, '{"version":4,'),
+      .replace(`"version":${NEXT}`, `"version":${NEXT + 1}`)
+      .replace(/^\{(?!"version")/, `{"version":${NEXT + 1},`),
   });
   await expect(engine.commands.step('undo')).rejects.toThrow();
   expect(recordsIn(store)['event/series-1']).toMatchObject({ title: 'Renamed twice' });
