@@ -238,6 +238,8 @@ test(
     await part.getByRole('button', { name: 'Keep' }).click();
     await page.getByRole('radio', { name: /^Every date/ }).click();
     await page.getByRole('button', { name: /^Change / }).click();
+    // What it is kept with closes once it is kept.
+    await expect(message(page, /^Changed /)).toBeVisible();
     await bar(page, 'Bench round').nth(1).click();
     await expect(panel(page, 'Bench round').getByText('Lamps', { exact: true })).toBeVisible();
   },
