@@ -1,22 +1,15 @@
 import type { EventTime } from '../model/common';
+import { wallOnClock } from '../editing/times';
 import { dayOf, wallOf, zoneOf } from '../model/common';
 import type { Task } from '../model/task';
 import { isOpen } from '../model/task';
 import { DAY, dayOfWall } from '../time/civil';
-import type { DayNumber, EpochMs, WallMs } from '../time/units';
-import { instantOf, wallFromInstant } from '../time/zones';
+import type { DayNumber, EpochMs } from '../time/units';
+import { instantOf } from '../time/zones';
 
 /** The day on which a time is on a clock (an IANA zone); a date is that date everywhere. */
 export function dayOn(time: EventTime, clock: string): DayNumber {
-  return time.kind === 'zoned' ? dayOfWall(wallOn(time, clock)) : dayOf(time);
-}
-
-/** A time on a clock, wall ms; a date means its midnight. */
-export function wallOn(time: EventTime, clock: string): WallMs {
-  const zone = zoneOf(time);
-  return zone === null || zone === clock
-    ? wallOf(time)
-    : wallFromInstant(instantOf(wallOf(time), zone, clock), clock);
+  return time.kind === 'zoned' ? dayOfWall(wallOnClock(time, clock)) : dayOf(time);
 }
 
 /** The instant by which a task is to be done (epoch ms): a date lasts to its end. Null without one. */

@@ -3,7 +3,8 @@ import type { Task } from '../model/task';
 import type { Weekday } from '../time/civil';
 import { DAYS_A_WEEK, startOfWeek } from '../time/civil';
 import type { DayNumber, EpochMs } from '../time/units';
-import { dayOn, dueBy, isOverdue, wallOn } from './due';
+import { wallOnClock } from '../editing/times';
+import { dayOn, dueBy, isOverdue } from './due';
 
 /** By what tasks are put together, and by what they follow each other within. */
 export const TASK_GROUPINGS = [
@@ -95,7 +96,7 @@ function keysOf(task: Task, order: TaskOrder, clock: string): (number | string)[
     case 'due':
       return [due, rank, title];
     case 'start':
-      return [task.start ? wallOn(task.start, clock) : Infinity, due, rank, title];
+      return [task.start ? wallOnClock(task.start, clock) : Infinity, due, rank, title];
     case 'importance':
       return [rank, due, title];
     case 'estimate':

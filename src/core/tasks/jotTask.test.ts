@@ -65,6 +65,9 @@ test.each([
     'Backup every Friday for 15 min',
     { title: 'Backup', due: on('2026-11-27'), estimate: 15, rule: 'FREQ=WEEKLY;BYDAY=FR' },
   ],
+  ['Quote by Monica and by Marrow', { title: 'Quote by Monica and by Marrow', due: null }],
+  ['Order by March 5', { title: 'Order', due: on('2027-03-05') }],
+  ['Order by Thursday', { title: 'Order', due: on('2026-11-26') }],
   ['Stand by the crates', { title: 'Stand by the crates', due: null }],
 ])('“%s” is understood', (line, task) => {
   expect(taskOf(line)).toMatchObject(task);

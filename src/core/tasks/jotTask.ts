@@ -7,8 +7,10 @@ import { formatDate } from '../time/civil';
 
 /** How a day or a time begins that may stand after "by". */
 const TIMELY =
-  '(?:the\\s+)?\\d|mon|tue|wed|thu|fri|sat|sun|today|tonight|tomorrow|next|this|end\\b|noon|midnight|' +
-  'jan|feb|mar|apr|may\\b|jun|jul|aug|sep|oct|nov|dec|in\\s+(?:\\d|an?\\b)';
+  '(?:(?:the\\s+)?\\d|(?:mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?|sun)(?:day)?\\b|' +
+  '(?:today|tonight|tomorrow|next|this|end|noon|midnight)\\b|' +
+  '(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)' +
+  '(?:uary|ruary|ch|il|e|y|ust|t|tember|ober|ember)?\\b|in\\s+(?:\\d|an?\\b))';
 /** Words before a day that say no more than that something is to be done by then. */
 const DUE = new RegExp(`(^|[\\s,;(])(?:due|by|until)(?:\\s+on)?[\\s:]+(?=${TIMELY})`, 'gi');
 /** A colon that parts what was said from what follows; those of times stand between figures. */

@@ -3,7 +3,8 @@ import { importanceOf } from '../model/importance';
 import type { Task } from '../model/task';
 import { DAY, dayOfWall, MINUTE } from '../time/civil';
 import type { DayNumber, WallMs } from '../time/units';
-import { dayOn, wallOn } from './due';
+import { wallOnClock } from '../editing/times';
+import { dayOn } from './due';
 
 /** How time is found for tasks. */
 export interface PlacingWishes {
@@ -38,7 +39,9 @@ const LEAST_PART = 15;
 /** The wall time by which a task is due; a date lasts to its end. */
 function endOfDue(task: Task, clock: string): WallMs {
   if (!task.due) return Infinity;
-  return task.due.kind === 'date' ? (dayOn(task.due, clock) + 1) * DAY : wallOn(task.due, clock);
+  return task.due.kind === 'date'
+    ? (dayOn(task.due, clock) + 1) * DAY
+    : wallOnClock(task.due, clock);
 }
 
 const RANKS = { high: 0, usual: 1, low: 2 } as const;
@@ -142,7 +145,7 @@ export function placeTasks(
   const unplaced: Unplaced[] = [];
   const { clock } = wishes;
   for (const { task, minutes } of inTurn(tasks, clock)) {
-    const from = task.start ? wallOn(task.start, clock) : -Infinity;
+    const from = task.start ? wallOnClock(task.start, clock) : -Infinity;
     const due = endOfDue(task, clock);
     let left = minutes;
     // First in time; what finds no room there, late.

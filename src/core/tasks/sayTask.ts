@@ -4,7 +4,8 @@ import { minuteOfDay } from '../time/civil';
 import type { DayNumber } from '../time/units';
 import type { Wording } from '../time/words';
 import { DATED_DAY, sayDay, sayLength, sayMinute, SHORT_DAY } from '../time/words';
-import { dayOn, wallOn } from './due';
+import { wallOnClock } from '../editing/times';
+import { dayOn } from './due';
 
 /** From where times are said. */
 export interface TaskWording extends Wording {
@@ -27,7 +28,7 @@ export function sayNearDay(day: DayNumber, wording: TaskWording): string {
 export function sayTaskTime(time: EventTime, wording: TaskWording): string {
   const day = sayNearDay(dayOn(time, wording.clock), wording);
   if (time.kind === 'date') return day;
-  const wall = wallOn(time, wording.clock);
+  const wall = wallOnClock(time, wording.clock);
   return `${day}, ${sayMinute(minuteOfDay(wall), wording.hourCycle)}`;
 }
 

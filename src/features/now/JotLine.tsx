@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import { calendarForNew } from '@/core/calendars/showing';
 import { ownTimes } from '@/core/editing/bothTimes';
 import { draftOf } from '@/core/editing/drafting';
@@ -14,16 +14,16 @@ import { MINUTE } from '@/core/time/civil';
 import type { DayNumber } from '@/core/time/units';
 import { wallFromInstant } from '@/core/time/zones';
 import { useDo } from '@/data/commands';
-import { TODAY_LINE, useDraft } from '@/data/drafts';
+import { TODAY_LINE } from '@/data/drafts';
 import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
-import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
 import { ByRule } from '@/features/tidy/ByRule';
 import { useRuled } from '@/data/rules';
 import { saidFields } from './saidFields';
 import { JotHints } from './JotHints';
+import { TypedLine, useTypedLine } from './TypedLine';
 import { useJot } from './useJot';
 
 interface Props {
@@ -39,14 +39,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
   const palette = usePalette();
   const act = useDo();
   const { say } = useMessages();
-  // What was begun here waits here.
-  const { draft, keep: putBy, drop } = useDraft(TODAY_LINE);
-  const [line, setLine] = useState(draft?.title ?? '');
-  function type(next: string) {
-    setLine(next);
-    if (next.trim()) putBy({ title: next, values: null });
-    else drop();
-  }
+  const [line, type] = useTypedLine(TODAY_LINE);
   const instant = useNow();
   const own = useMemo(
     () => calendars.filter(({ kind, listed }) => kind === 'own' && listed),
@@ -79,20 +72,16 @@ export function JotLine({ day, calendars, preferences }: Props) {
 
   return (
     <View style={styles.jot}>
-      <View style={styles.line}>
-        <TextField
-          label="What, when, where"
-          placeholder="Freight call 14:00 for 90 min"
-          value={line}
-          onChangeText={type}
-          onKeyPress={read.onKeyPress}
-          onSubmitEditing={() => void keep()}
-          style={styles.field}
-        />
-        <Button mode="contained" disabled={!isGood} onPress={() => void keep()}>
-          Add
-        </Button>
-      </View>
+      <TypedLine
+        label="What, when, where"
+        placeholder="Freight call 14:00 for 90 min"
+        button="Add"
+        line={line}
+        isGood={isGood}
+        onType={type}
+        onKeyPress={read.onKeyPress}
+        onKeep={() => void keep()}
+      />
       {isGood && (
         <JotHints
           jot={{ title: jot.title, problems: read.problems }}
@@ -125,6 +114,4 @@ export function JotLine({ day, calendars, preferences }: Props) {
 
 const styles = StyleSheet.create({
   jot: { gap: 4 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 8 },
-  field: { flex: 1, minWidth: 0 },
 });

@@ -1,7 +1,8 @@
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import type { EventTime } from '@/core/model/common';
-import { dayOn, wallOn } from '@/core/tasks/due';
+import { wallOnClock } from '@/core/editing/times';
+import { dayOn } from '@/core/tasks/due';
 import { DAY, formatDate, formatLocal, MINUTE, minuteOfDay } from '@/core/time/civil';
 import { zoneOnDay } from '@/core/time/sheetClock';
 import type { DayNumber } from '@/core/time/units';
@@ -37,7 +38,7 @@ export function TaskTimeField({ label, time, firstDay, preferences, onChange }: 
       </Button>
     );
   const day = dayOn(time, clock);
-  const minute = time.kind === 'date' ? null : minuteOfDay(wallOn(time, clock));
+  const minute = time.kind === 'date' ? null : minuteOfDay(wallOnClock(time, clock));
   return (
     <View role="group" aria-label={label} style={styles.row}>
       <View style={styles.day}>

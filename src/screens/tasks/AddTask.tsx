@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import { calendarForNew } from '@/core/calendars/showing';
 import { draftOf } from '@/core/editing/drafting';
 import { newTask } from '@/core/model/task';
@@ -10,15 +10,15 @@ import { sayTask } from '@/core/tasks/sayTask';
 import { dayOfWall } from '@/core/time/civil';
 import { wallFromInstant } from '@/core/time/zones';
 import { useDo } from '@/data/commands';
-import { TASK_LINE, useDraft } from '@/data/drafts';
+import { TASK_LINE } from '@/data/drafts';
 import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars, useCategories } from '@/data/queries';
 import { JotHints } from '@/features/now/JotHints';
+import { TypedLine, useTypedLine } from '@/features/now/TypedLine';
 import { useJot } from '@/features/now/useJot';
 import { useTaskWording } from '@/features/tasks/useTaskWording';
-import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
 
 /** One line that becomes a task; what it was understood to mean stands under it. */
@@ -31,8 +31,7 @@ export function AddTask() {
   const calendars = useCalendars();
   const categories = useCategories();
   const taskWording = useTaskWording();
-  const { draft, keep: putBy, drop } = useDraft(TASK_LINE);
-  const [line, setLine] = useState(draft?.title ?? '');
+  const [line, type] = useTypedLine(TASK_LINE);
   const instant = useNow();
   const own = useMemo(
     () => calendars.filter(({ kind, listed }) => kind === 'own' && listed),
@@ -46,11 +45,6 @@ export function AddTask() {
   const calendar = own.find(({ id }) => id === jot.calendarId);
   const isGood = line.trim() !== '' && calendar !== undefined;
 
-  function type(next: string) {
-    setLine(next);
-    if (next.trim()) putBy({ title: next, values: null });
-    else drop();
-  }
   function made(at: number) {
     const { repeat, zone, calendarId } = jot;
     const when = { span, repeat, clock, zone, workdays, now: at };
@@ -67,20 +61,16 @@ export function AddTask() {
   const labels = categories.filter(({ id }) => jot.categoryIds.includes(id));
   return (
     <View style={styles.all}>
-      <View style={styles.line}>
-        <TextField
-          label="What is to be done, and by when"
-          placeholder="due Friday: order shellac, 30 min #Lamps"
-          value={line}
-          onChangeText={type}
-          onKeyPress={read.onKeyPress}
-          onSubmitEditing={() => void keep()}
-          style={styles.field}
-        />
-        <Button mode="contained" disabled={!isGood} onPress={() => void keep()}>
-          Add task
-        </Button>
-      </View>
+      <TypedLine
+        label="What is to be done, and by when"
+        placeholder="due Friday: order shellac, 30 min #Lamps"
+        button="Add task"
+        line={line}
+        isGood={isGood}
+        onType={type}
+        onKeyPress={read.onKeyPress}
+        onKeep={() => void keep()}
+      />
       {understood && (
         <>
           <JotHints
@@ -108,6 +98,4 @@ export function AddTask() {
 
 const styles = StyleSheet.create({
   all: { gap: 6 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 8, flexWrap: 'wrap' },
-  field: { flexGrow: 1, flexShrink: 1, flexBasis: 220 },
 });
