@@ -30,6 +30,7 @@ const CORE_ROOMS = [
   'bulk',
   'jot',
   'tasks',
+  'page',
   'tidy',
   'files',
   'view',

@@ -74,6 +74,7 @@ function seriesEvent(spec: SeriesSpec, index: number, monday: number, now: numbe
       timesAt(monday + move.day, { ...spec, at: move.at }),
     ]),
   );
+  for (const { day, ...page } of spec.pages ?? []) changedDates[key(day)] = page;
   return newEvent(
     {
       id: `series-${index}`,

@@ -1,4 +1,5 @@
 import type { CalendarEvent } from '@/core/model/event';
+import type { AgendaPoint } from '@/core/model/eventFields';
 
 /** A series of the demo; `day` counts from the Monday of this week. */
 export interface SeriesSpec {
@@ -14,6 +15,8 @@ export interface SeriesSpec {
   skip?: number[];
   /** Days moved to another time. */
   moved?: { day: number; at: string; title?: string }[];
+  /** What stands on the pages of single days. */
+  pages?: { day: number; agenda: AgendaPoint[]; notes?: string }[];
   more?: Partial<CalendarEvent>;
   /** Whether nothing about it was changed for years. */
   isOld?: boolean;
@@ -104,6 +107,25 @@ export const SERIES: SeriesSpec[] = [
     at: '16:00',
     minutes: 45,
     rule: 'FREQ=WEEKLY;BYDAY=FR',
+    pages: [
+      {
+        day: -3,
+        agenda: [
+          { id: 'left', text: 'What left the bench', minutes: 15, done: true },
+          { id: 'labels', text: 'Labels that fell off in the rain', minutes: 10, done: false },
+          { id: 'key', text: 'Who has the gate key', minutes: 5, done: false },
+        ],
+        notes:
+          '## Agreed\n\n- Tomas takes the **wet** box home\n- [ ] Ask for dry straw\n- [x] Lock the upper store',
+      },
+      {
+        day: 4,
+        agenda: [
+          { id: 'benches', text: 'Who sits where next week', minutes: 15, done: false },
+          { id: 'days', text: 'Days between the years', minutes: 10, done: false },
+        ],
+      },
+    ],
     more: { place: 'Bench hall' },
   },
   {

@@ -32,7 +32,18 @@ const NEAR: SingleSpec[] = [
     day: 1,
     at: '10:00',
     minutes: 60,
-    more: { availability: 'tentative', place: 'Pilot station' },
+    more: {
+      availability: 'tentative',
+      place: 'Pilot station',
+      notes:
+        '## Before we go\n\n- Ask at the gate for **Mrs Amble**\n- [ ] Bring the long ladder\n- [x] Two lanterns\n\nThe stairs are steep: *no boxes*.',
+      agenda: [
+        { id: 'roof', text: 'Roof light and its wiring', minutes: 15, done: true },
+        { id: 'glass', text: 'Cracks in the glass', minutes: 20, done: false },
+        { id: 'stand', text: 'Stand for the new lantern', minutes: 15, done: false },
+        { id: 'dates', text: 'When they can be without light', minutes: 10, done: false },
+      ],
+    },
   },
   { title: 'Quarter ledger review', calendar: 'accounts', day: 1, at: '10:30', minutes: 90 },
   {

@@ -6,6 +6,7 @@ import { DAY } from '../src/core/time/civil';
 import { feeds } from './feeds';
 import { onlyOwnNames } from './onlyOwn';
 import { outbox } from './outbox';
+import { rooms } from './rooms';
 import { standIns } from './standIns';
 
 /** Which of the two stores a browser opens first. */
@@ -73,6 +74,7 @@ export function createApp(
   app.use('/feeds', standIns(today));
   app.use('/feed', feeds());
   app.use('/outbox', outbox());
+  app.use(rooms());
   // Names under these hold a hash of what is in them, so that they can be kept for good.
   app.use('/_expo', express.static(path.join(folder, '_expo'), { immutable: true, maxAge: '1y' }));
   app.use('/fonts', express.static(path.join(folder, 'fonts'), { maxAge: '30d' }));

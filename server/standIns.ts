@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import type { Request, Response, Router } from 'express';
 import express from 'express';
 import { demoSeed } from '../demo/scenario';
+import { saltmarshDays } from '../demo/days';
 import { partnerTimetable } from '../demo/partner';
 import { writeCalendarFile } from '../src/core/files/ics/writeFile';
 import type { CalendarEvent } from '../src/core/model/event';
@@ -17,6 +18,8 @@ const STATES: readonly string[] = ['first', 'changed', 'away'];
 interface StandIn {
   name: string;
   events(today: number): CalendarEvent[];
+  /** The same some days later, where that is not said by `withNews`. */
+  changed?(today: number): CalendarEvent[];
 }
 
 const closures = (today: number) =>
@@ -27,6 +30,11 @@ const closures = (today: number) =>
 const STAND_INS: Record<string, StandIn> = {
   'quay-closures': { name: 'Quay closures', events: closures },
   'ferry-timetable': { name: 'Ferry timetable', events: partnerTimetable },
+  'saltmarsh-days': {
+    name: 'Saltmarsh tides and weather',
+    events: saltmarshDays,
+    changed: (today) => saltmarshDays(today, true),
+  },
 };
 
 function standInOf({ params }: Request): StandIn | undefined {
@@ -74,7 +82,8 @@ export function standIns(today: () => number): Router {
       return;
     }
     const first = standIn.events(today());
-    const events = state === 'changed' ? withNews(first, today()) : first;
+    const later = standIn.changed ?? ((day) => withNews(first, day));
+    const events = state === 'changed' ? later(today()) : first;
     const text = writeCalendarFile({
       name: standIn.name,
       events,

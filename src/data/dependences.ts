@@ -37,6 +37,7 @@ const WHOLE_WINDOW = ofWindow(([, fromDay, toDay]) => [fromDay as number, toDay 
  */
 const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   occurrences: WHOLE_WINDOW,
+  facts: WHOLE_WINDOW,
   dayLoads: WHOLE_WINDOW,
   load: ofWindow(([, fromDay, weeks]) => [
     fromDay as number,
@@ -76,6 +77,7 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   tasksDue: onKinds('task', 'calendar', 'category'),
   task: onKinds('task', 'event'),
   tasks: onKinds('task', 'event', 'calendar', 'category'),
+  page: onKinds('event', 'calendar', 'task'),
   effort: onKinds('task', 'event', 'calendar', 'settings'),
   placing: onKinds('task', 'event', 'calendar', 'settings'),
   unsent: onKinds('reminding'),

@@ -18,6 +18,7 @@ import { Files } from './files/files';
 import { Finding } from './finding/finding';
 import type { FoundBy } from './queries/asked';
 import { Queries } from './queries/queries';
+import { Pages } from './pages/pages';
 import type { ReadOnly, Unsaved } from './repository';
 import type { SendMessage } from './reminders/outbox';
 import { Reminders } from './reminders/reminders';
@@ -75,13 +76,15 @@ export type EngineProtocol = Pick<
   | 'bulk'
   | 'tidying'
   | 'tasks'
+  | 'pages'
   | 'retry'
 >;
 
 /**
  * The heart of the app behind the page: holds all records and the index of events, and gives them to
  * what is asked (`queries`), found (`finding`), done (`commands`), looked at before it is done to many
- * (`bulk`), put in order (`tidying`), to do (`tasks`), brought in or out (`files`) and followed (`feeds`).
+ * (`bulk`), put in order (`tidying`), to do (`tasks`), read around one event
+ * (`pages`), brought in or out (`files`) and followed (`feeds`).
  * Runs in a web worker.
  */
 export class Engine {
@@ -100,6 +103,7 @@ export class Engine {
   readonly bulk: Bulk;
   readonly tidying: Tidying;
   readonly tasks: Tasks;
+  readonly pages: Pages;
   private progress = { loaded: 0, total: 1, ready: false };
   private onStatus: OnStatus = () => undefined;
   private lastTold = 0;
@@ -151,6 +155,7 @@ export class Engine {
     this.bulk = new Bulk({ repository, index });
     this.tidying = tidying;
     this.tasks = new Tasks({ records: repository, index, foundBy });
+    this.pages = new Pages({ records: repository, index }, this.tasks);
     this.repository = repository;
     this.queries = queries;
     this.commands = commands;

@@ -1,6 +1,6 @@
 import type { CalendarEvent, ChangedDate } from '../model/event';
 import { MAX_DATES } from '../recurrence/expand';
-import { fieldsOfDate, isWholeDay } from '../model/event';
+import { fieldsOfDate, isChangedByHand, isWholeDay } from '../model/event';
 import { zoneOf } from '../model/common';
 import { DAY } from '../time/civil';
 import { instantFromWall, wallFromInstant } from '../time/zones';
@@ -279,9 +279,10 @@ function occurrence(
     eventId: event.id,
     calendarId: event.calendarId,
     dateKey: date?.key ?? null,
-    changed: date?.change !== undefined,
+    changed: date?.change !== undefined && isChangedByHand(date.change),
     title: of.title,
     place: of.place,
+    room: of.room,
     wholeDay,
     availability: of.availability,
     visibility: of.visibility,

@@ -15,6 +15,8 @@ export interface Occurrence {
   changed: boolean;
   title: string;
   place: string;
+  /** Where it takes place online; empty for nowhere. */
+  room: string;
   wholeDay: boolean;
   availability: Availability;
   visibility: 'public' | 'private';

@@ -23,6 +23,7 @@ export interface EventForm {
   place: string;
   notes: string;
   link: string;
+  room: string;
   availability: Availability;
   visibility: 'public' | 'private';
   categoryIds: string[];
@@ -59,11 +60,11 @@ export function formOf(
   event: CalendarEvent,
   hours: { startMinute: MinuteOfDay; length: number; zone: string },
 ): EventForm {
-  const { title, calendarId, place, notes, link, availability, visibility } = event;
+  const { title, calendarId, place, notes, link, room, availability, visibility } = event;
   const { categoryIds, icon, inkOverride } = event;
   const looks = { categoryIds, icon, inkOverride };
   const text = {
-    ...{ title, calendarId, place, notes, link, availability, visibility },
+    ...{ title, calendarId, place, notes, link, room, availability, visibility },
     ...looks,
     ...attentionOf(event),
   };

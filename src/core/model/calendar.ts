@@ -37,6 +37,11 @@ const feed = z.object({
 });
 export type Feed = z.infer<typeof feed>;
 
+/** Which new events have a room link: none, those that others are asked to, or all. */
+export const ROOMS = ['none', 'asked', 'all'] as const;
+export const rooms = z.enum(ROOMS);
+export type Rooms = z.infer<typeof rooms>;
+
 /** A named set of events with an ink and a mark; a followed one is read-only. */
 export const calendar = z.object({
   id,
@@ -57,6 +62,10 @@ export const calendar = z.object({
   order: z.number(),
   /** Whether its events are closures: times at which other things had better not be. */
   isClosures: z.boolean().default(false),
+  /** Whether its entries are facts of their days rather than events: they stand in the heads of days. */
+  isFacts: z.boolean().default(false),
+  /** Whether new events on it have a room link; without it, as the settings have it. */
+  rooms: rooms.optional(),
   kind: z.enum(['own', 'followed']),
   /** Where a followed calendar comes from. */
   source: z.string().optional(),
@@ -79,6 +88,7 @@ export function newCalendar(
     shown: true,
     listed: true,
     isClosures: false,
+    isFacts: false,
     kind: 'own',
     ...fields,
   };

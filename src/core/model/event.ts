@@ -60,6 +60,13 @@ export function newEvent(
   return Object.assign(all, fields) as CalendarEvent;
 }
 
+/** What a date may have of its own without being another than its series planned: what was written down for it. */
+const WRITTEN: ReadonlySet<string> = new Set(['agenda', 'notes', 'revision', 'passthrough']);
+
+/** Whether a date of a series is another than was planned. */
+export const isChangedByHand = (change: ChangedDate): boolean =>
+  Object.keys(change).some((field) => !WRITTEN.has(field));
+
 /** The fields that a changed date gives to an event, as an event has them. */
 export function fieldsOfDate(
   change: ChangedDate,

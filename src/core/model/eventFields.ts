@@ -30,12 +30,14 @@ const attachment = z.object({
   bytes: z.number().int().nonnegative(),
 });
 
+/** One point of what an event is to deal with. `minutes` is what it is given; 0 where nobody said. */
 const agendaPoint = z.object({
   id,
   text: z.string(),
   done: z.boolean(),
-  minutes: z.number().int(),
+  minutes: z.number().int().min(0),
 });
+export type AgendaPoint = z.infer<typeof agendaPoint>;
 
 /** A repeat rule (RRULE, RFC 5545 §3.3.10) that can be read. */
 export const rule = z.string().refine((text) => {
@@ -90,6 +92,9 @@ const DATE_SPECS = {
   place: field(z.string(), { ...seen, initial: () => '' }),
   notes: field(z.string(), { ...seen, initial: () => '' }),
   link: field(z.string(), { ...ofFile, initial: () => '' }),
+  /** Where it takes place online (CONFERENCE, RFC 7986 §5.11); empty for nowhere. */
+  room: field(z.string(), { inFile: 'given', initial: () => '' }),
+  agenda: field(z.array(agendaPoint), { inFile: 'given', initial: () => [] }),
   availability: field(availability, { ...seen, initial: () => 'busy' as const }),
   visibility: field(visibility, { ...ofFile, initial: () => 'public' as const }),
   importance: field(z.number().int().min(0).max(9), { ...ofFile, initial: () => 0 }),
@@ -144,7 +149,6 @@ export const EVENT_FIELDS = {
   clockDays: field(z.number().int().min(1).optional(), ofFile),
   organizer: field(z.object({ name: z.string(), address: z.string() }).optional()),
   attachments: field(z.array(attachment), { initial: () => [] }),
-  agenda: field(z.array(agendaPoint), { initial: () => [] }),
   /** Hours that the event had before it was made whole-day, so that turning back finds them. */
   keptHours: field(
     z.object({ start: localDateTime, end: localDateTime, zone: zoneName.nullable() }).optional(),

@@ -1,4 +1,5 @@
 import { travelProblem } from '../time/sheetClock';
+import { rooms } from './calendar';
 import { hexColour, id, instant, mailAddress, phoneNumber, plainDate, zoneName } from './common';
 import { ACCENTS, DENSITIES, LARGEST_ZOOM, LEAST_ZOOM, TEXT_SIZES } from './look';
 import { DATE_ORDERS } from '../time/words';
@@ -89,6 +90,8 @@ export const settings = z.object({
   fromMinute: minuteOfDay,
   toMinute: minuteOfDay,
   defaultCalendarId: id.nullable(),
+  /** Which new events have a room link, where their calendar does not say. */
+  rooms: rooms.default('none'),
   /** The calendars that were shown before one was shown alone; null when none is. */
   shownBefore: z.array(id).nullable().default(null),
   /** What the inks of the sheet stand for. */
@@ -146,6 +149,7 @@ export const DEFAULT_SETTINGS: Settings = {
   fromMinute: 7 * 60,
   toMinute: 19 * 60,
   defaultCalendarId: null,
+  rooms: 'none',
   shownBefore: null,
   colourBy: 'calendar',
   periods: [],

@@ -35,6 +35,8 @@ export const task = z.object({
   /** PERCENT-COMPLETE (RFC 5545 §3.8.1.8) */
   percent: z.number().int().min(0).max(100),
   doneAt: instant.nullable(),
+  /** When the person last said how it stands, after a block of time for it. */
+  stoodAt: instant.optional(),
   /** The event that it belongs to, and which of its dates where it is a series. */
   eventId: id.optional(),
   eventDate: dateKey.optional(),

@@ -2,7 +2,7 @@ import { remindersOfAlarms } from './alarmsOfOld';
 import { taskOfOld } from './tasksOfOld';
 
 /** The version that everything stored is written in; each step in MIGRATIONS leads one version up. */
-export const SCHEMA_VERSION = 3;
+export const SCHEMA_VERSION = 4;
 
 export type Data = Record<string, unknown>;
 
@@ -15,4 +15,5 @@ export type MigrationSteps = Readonly<Record<number, (kind: string, data: Data) 
 export const MIGRATIONS: MigrationSteps = {
   1: (kind, data) => (kind === 'event' ? remindersOfAlarms(data) : data),
   2: (kind, data) => (kind === 'task' ? taskOfOld(data) : data),
+  3: (kind, data) => (kind === 'event' ? { ...data, room: '' } : data),
 };

@@ -75,6 +75,8 @@ export const view = z.object({
   filter: filter.default(EMPTY_FILTER),
   /** Whether each day has a line of what is due on it. */
   hasTasks: z.boolean().default(true),
+  /** Whether the heads of days have the facts of the day. */
+  hasFacts: z.boolean().default(true),
   /** Calendars shown here alone; null when the sheet shows those that are shown everywhere. */
   calendarIds: z.array(id).nullable().default(null),
 });
@@ -88,6 +90,7 @@ export const DEFAULT_VIEW: View = {
   split: 'day',
   filter: EMPTY_FILTER,
   hasTasks: true,
+  hasFacts: true,
   calendarIds: null,
 };
 

@@ -48,6 +48,7 @@ export function lineAsOccurrence(
     // After all else that lasts the whole day.
     title: '\uffff',
     place: '',
+    room: '',
     wholeDay: true,
     availability: 'free',
     visibility: 'public',

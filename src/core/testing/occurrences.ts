@@ -4,6 +4,7 @@ import type { DayNumber } from '../time/units';
 
 /** What an occurrence holds of which nothing was said. */
 export const PLAIN = {
+  room: '',
   importance: 0,
   travelBefore: 0,
   travelAfter: 0,

@@ -23,6 +23,7 @@ import {
 } from './events';
 import { keepLens, moveLens, removeLens } from './lenses';
 import type { Plan, Situation } from './plan';
+import { carryPoints, writePage } from './pages';
 import { keepQuestion, removeQuestion } from './questions';
 import { keepRule, removeRule } from './rules';
 import { editSeriesDates, removeSeriesDates, restoreSeriesDate } from './series';
@@ -77,6 +78,8 @@ const PLANNERS = {
   removeTasks,
   changeTasks,
   placeBlocks,
+  writePage,
+  carryPoints,
 };
 
 type Planners = typeof PLANNERS;

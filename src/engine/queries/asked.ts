@@ -27,7 +27,7 @@ export interface Asked {
   foundBy: FoundBy;
 }
 
-/** Ids of the calendars that a query is about, removed ones left out. */
+/** Ids of the calendars that a query is about, removed ones left out; facts of days are no events to be shown. */
 export function askedCalendars(
   records: Pick<Repository, 'all'>,
   { calendars }: Pick<EventQuery, 'calendars'>,
@@ -36,8 +36,9 @@ export function askedCalendars(
   const asked = records
     .all('calendar')
     .filter(
-      ({ id, shown, removedAt }) =>
-        removedAt === undefined && (chosen ? chosen.has(id) : calendars === 'all' || shown),
+      ({ id, shown, isFacts, removedAt }) =>
+        removedAt === undefined &&
+        (chosen ? chosen.has(id) : calendars === 'all' || (shown && !isFacts)),
     );
   return new Set(asked.map(({ id }) => id));
 }

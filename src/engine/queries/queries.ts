@@ -2,7 +2,7 @@ import { bookedMinutes } from '@/core/agenda/booked';
 import type { DayLoads } from '@/core/agenda/dayLoads';
 import { dayLoads } from '@/core/agenda/dayLoads';
 import type { EventIndex } from '@/core/agenda/eventIndex';
-import type { Window } from '@/core/agenda/occurrence';
+import type { Occurrence, Window } from '@/core/agenda/occurrence';
 import type { ForeseenDate } from '@/core/editing/foresight';
 import type { Calendar } from '@/core/model/calendar';
 import { wallOf } from '@/core/model/common';
@@ -20,7 +20,7 @@ import type { ZoneEntry } from '@/core/time/zoneNames';
 import { describeZone, zonesToChoose } from '@/core/time/zoneNames';
 import type { DayNumber, EpochMs } from '@/core/time/units';
 import type { EventQuery } from '@/core/query/eventQuery';
-import { ALL_SHOWN } from '@/core/query/eventQuery';
+import { ALL_SHOWN, EVERYTHING } from '@/core/query/eventQuery';
 import type { SetAside } from '../asides';
 import type { MergePreview } from '../commands/calendars';
 import { followersOf, mergePreview } from '../commands/calendars';
@@ -78,6 +78,11 @@ export class Queries {
   /** What happens in a window, as far as it is in sight, in order of start; how much is not. */
   occurrences(window: Window, query: EventQuery = ALL_SHOWN): Seen {
     return askDates(this.asked, query, window);
+  }
+
+  /** What calendars of facts tell of the days of a window. */
+  facts(window: Window, calendarIds: readonly string[]): Occurrence[] {
+    return askDates(this.asked, { ...EVERYTHING, calendars: calendarIds }, window).occurrences;
   }
 
   /** How booked each day of a window is by what is in sight. */

@@ -115,6 +115,20 @@ export class Tasks {
     return task && this.rowOf(task, this.blocksByTask().get(id) ?? [], looking);
   }
 
+  /** Tasks that belong to an event, at one of its dates where it is a series. */
+  followUps(eventId: string, eventDate: string | null, looking: TaskLooking): TaskRow[] {
+    const blocks = this.blocksByTask();
+    return this.asked.records
+      .all('task')
+      .filter(
+        (task) =>
+          task.removedAt === undefined &&
+          task.eventId === eventId &&
+          (task.eventDate ?? null) === eventDate,
+      )
+      .map((task) => this.rowOf(task, blocks.get(task.id) ?? [], looking));
+  }
+
   /** Tasks that are due from a day to before another (day numbers on the clock), done ones too. */
   due(query: EventQuery, from: DayNumber, to: DayNumber, clock: string): Task[] {
     return this.those(query, clock).filter(({ due }) => {
@@ -201,7 +215,7 @@ export class Tasks {
     const today = dayOfWall(wallNow);
     const calendars = this.asked.records
       .all('calendar')
-      .filter(({ removedAt }) => removedAt === undefined);
+      .filter(({ removedAt, isFacts }) => removedAt === undefined && !isFacts);
     const window = { fromDay: today, toDay: toDay + 1, zone: clock };
     const { occurrences } = this.asked.index.query(window, new Set(calendars.map(({ id }) => id)));
     const closures = new Set(calendars.flatMap(({ id, isClosures }) => (isClosures ? [id] : [])));

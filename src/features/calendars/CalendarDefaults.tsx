@@ -1,7 +1,7 @@
 import { Text } from 'react-native-paper';
 import type { Calendar } from '@/core/model/calendar';
 import { usePreferences } from '@/data/preferences';
-import { AVAILABILITIES } from '@/features/event/choices';
+import { AVAILABILITIES, ROOM_CHOICES } from '@/features/event/choices';
 import { ReminderList } from '@/features/reminders/ReminderList';
 import { ZonePicker } from '@/features/zones/ZonePicker';
 import { Choice } from '@/ui/Choice';
@@ -43,6 +43,12 @@ export function CalendarDefaults({ form, set }: Props) {
         value={form.defaultAvailability}
         options={AVAILABILITIES}
         onChoose={(defaultAvailability) => set({ defaultAvailability })}
+      />
+      <Choice
+        name="Room links for new events"
+        value={form.rooms ?? null}
+        options={[{ value: null, label: 'As in settings' }, ...ROOM_CHOICES]}
+        onChoose={(rooms) => set({ rooms: rooms ?? undefined })}
       />
       <Text variant="bodySmall" style={{ color: dim }}>
         Remind me of events with a time

@@ -147,6 +147,18 @@ export function CalendarDialog({ calendar, calendars, onClose }: Props) {
             You are told when a series falls on one, and its dates can be swept off.
           </Text>
         </View>
+        {form.kind === 'followed' && (
+          <View style={styles.closures}>
+            <ToggleChip
+              label="They are facts of the day"
+              isOn={form.isFacts}
+              onPress={() => set({ isFacts: !form.isFacts })}
+            />
+            <Text variant="bodySmall" style={styles.hint}>
+              Tides, weather and the like: they stand in the heads of days, not as events.
+            </Text>
+          </View>
+        )}
         {form.kind === 'own' &&
           (hasMore ? (
             <CalendarDefaults form={form} set={set} />

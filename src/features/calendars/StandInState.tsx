@@ -4,8 +4,9 @@ import { useMessages } from '@/data/messages';
 
 /** Addresses of the feeds of made-up offices that this app's own server has. */
 export const STAND_INS = [
-  { name: 'Quay closures', address: '/feeds/quay-closures.ics' },
-  { name: 'Ferry timetable', address: '/feeds/ferry-timetable.ics' },
+  { name: 'Quay closures', address: '/feeds/quay-closures.ics', isFacts: false },
+  { name: 'Ferry timetable', address: '/feeds/ferry-timetable.ics', isFacts: false },
+  { name: 'Tides and weather', address: '/feeds/saltmarsh-days.ics', isFacts: true },
 ] as const;
 
 const STATES = [

@@ -1,3 +1,5 @@
+import type { Rooms } from '@/core/model/calendar';
+
 /** What an event can make of the person's time, in the person's words. */
 export const AVAILABILITIES = [
   { value: 'busy', label: 'Busy' },
@@ -12,3 +14,10 @@ export const IMPORTANCE_CHOICES = [
   { value: 'usual', label: 'Usual' },
   { value: 'low', label: 'Low' },
 ] as const;
+
+/** Which new events have a room link. */
+export const ROOM_CHOICES: { value: Rooms; label: string }[] = [
+  { value: 'none', label: 'None' },
+  { value: 'asked', label: 'Those that others are asked to' },
+  { value: 'all', label: 'All' },
+];

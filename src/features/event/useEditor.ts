@@ -32,6 +32,7 @@ const fields = z.object({
   place: z.string(),
   notes: z.string(),
   link: z.string(),
+  room: z.string().default(''),
   availability,
   visibility,
   categoryIds: z.array(z.string()),

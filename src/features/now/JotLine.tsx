@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { calendarForNew } from '@/core/calendars/showing';
+import { wantsRoom } from '@/core/calendars/rooms';
 import { ownTimes } from '@/core/editing/bothTimes';
 import { draftOf } from '@/core/editing/drafting';
 import { NO_EXTRAS, sayExtras } from '@/core/jot/extras';
@@ -20,6 +21,7 @@ import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { usePalette } from '@/ui/theme/theme';
 import { ByRule } from '@/features/tidy/ByRule';
+import { useRooms } from '@/data/rooms';
 import { useRuled } from '@/data/rules';
 import { saidFields } from './saidFields';
 import { JotHints } from './JotHints';
@@ -39,6 +41,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
   const palette = usePalette();
   const act = useDo();
   const { say } = useMessages();
+  const rooms = useRooms();
   const [line, type] = useTypedLine(TODAY_LINE);
   const instant = useNow();
   const own = useMemo(
@@ -67,7 +70,10 @@ export function JotLine({ day, calendars, preferences }: Props) {
     if (line.trim() === '') return;
     // Typed faster than the store opens: not kept, and not without a word.
     if (!isGood) return say('Your calendars are still being opened. Try again in a moment.');
-    if (await act({ kind: 'addEvent', event: byRule.event })) type('');
+    const { event } = byRule;
+    const hasRoom = wantsRoom(event, onCalendar, settings);
+    const roomed = hasRoom ? { ...event, room: await rooms.give() } : event;
+    if (await act({ kind: 'addEvent', event: roomed })) type('');
   }
 
   return (
@@ -101,6 +107,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
             jot.place,
             onCalendar?.name,
             itsOwn,
+            isGood && wantsRoom(byRule.event, onCalendar, settings) ? 'with a room link' : '',
             jot.reminders && sayReminders(jot.reminders, span, { ...wording, clock }),
             sayExtras({ ...NO_EXTRAS, ...jot.extras }),
           ]

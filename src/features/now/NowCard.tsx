@@ -1,5 +1,6 @@
+import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 import { clearStretches, clearMinutes } from '@/core/agenda/clear';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { sayLeaveBy } from '@/core/agenda/standing';
@@ -10,6 +11,8 @@ import type { Wording } from '@/core/time/words';
 import { sayLength, sayMinute } from '@/core/time/words';
 import type { WallMs } from '@/core/time/units';
 import { titleOf } from '@/core/model/titleOf';
+import { pageAddress } from '@/data/pages';
+import { JoinButton } from '@/features/rooms/JoinButton';
 import { usePalette } from '@/ui/theme/theme';
 
 interface Props {
@@ -37,6 +40,7 @@ function clearLeft({ occurrences, now, workweek, zone }: Omit<Props, 'wording'>)
 /** What is now and what is next, with the time left, and how much of today is still clear. */
 export function NowAndNext({ occurrences, now, workweek, zone, wording }: Props) {
   const palette = usePalette();
+  const router = useRouter();
   const timed = occurrences.filter((o) => !o.wholeDay);
   const current = timed.filter((o) => o.start <= now && o.end > now);
   const next = timed.find((o) => o.start > now);
@@ -50,6 +54,17 @@ export function NowAndNext({ occurrences, now, workweek, zone, wording }: Props)
           <Text>
             now, {sayLength(minutes(now, o.end))} left, until {at(o.end)}
           </Text>
+          <View style={styles.ways}>
+            <JoinButton occurrence={o} />
+            <Button
+              compact
+              icon="text-box-outline"
+              accessibilityLabel={`Points and notes of ${titleOf(o)}`}
+              onPress={() => router.navigate(pageAddress(o.id))}
+            >
+              Points and notes
+            </Button>
+          </View>
         </View>
       ))}
       <Text>
@@ -63,6 +78,7 @@ export function NowAndNext({ occurrences, now, workweek, zone, wording }: Props)
           'Nothing more today.'
         )}
       </Text>
+      {next && <JoinButton occurrence={next} />}
       <Text style={{ color: palette.dim }}>
         {left > 0
           ? `${sayLength(Math.round(left))} of today’s working hours are clear.`
@@ -75,5 +91,6 @@ export function NowAndNext({ occurrences, now, workweek, zone, wording }: Props)
 const styles = StyleSheet.create({
   all: { gap: 8 },
   now: { borderRadius: 8, padding: 11, gap: 2 },
+  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: 6, marginTop: 2 },
   title: { fontWeight: '600' },
 });

@@ -17,7 +17,7 @@ export function useTypedLine(name: string): [line: string, type: (next: string) 
   return [line, type];
 }
 
-interface Props extends Pick<ChosenJot, 'onKeyPress'> {
+interface Props extends Partial<Pick<ChosenJot, 'onKeyPress'>> {
   label: string;
   placeholder: string;
   /** What its button says. */
@@ -38,7 +38,7 @@ export function TypedLine(props: Props) {
         placeholder={placeholder}
         value={line}
         onChangeText={onType}
-        onKeyPress={onKeyPress}
+        {...(onKeyPress && { onKeyPress })}
         onSubmitEditing={onKeep}
         style={styles.field}
       />

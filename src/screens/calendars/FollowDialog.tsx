@@ -34,6 +34,7 @@ export function FollowDialog({
   const act = useDo();
   const [address, setAddress] = useState('');
   const [name, setName] = useState('');
+  const [isFacts, setFacts] = useState(false);
   const [isClosures, setClosures] = useState(false);
   const [step, setStep] = useState<Stage>({ kind: 'ask', problem: null });
   const input = useRef<HTMLInputElement>(null);
@@ -60,6 +61,7 @@ export function FollowDialog({
       ink: freeInk(calendars.map(({ ink }) => ink)),
       kind: 'followed',
       isClosures,
+      isFacts,
       source: file ? file.name : address.trim(),
       feed: {
         address: file ? '' : address.trim(),
@@ -116,6 +118,11 @@ export function FollowDialog({
                 isOn={isClosures}
                 onPress={() => setClosures((last) => !last)}
               />
+              <ToggleChip
+                label="They are facts of the day"
+                isOn={isFacts}
+                onPress={() => setFacts((last) => !last)}
+              />
             </View>
             <Text variant="bodySmall">
               Its events can be looked at, not changed. What its owner changes comes in by itself.
@@ -141,7 +148,10 @@ export function FollowDialog({
                   key={standIn.address}
                   compact
                   mode="outlined"
-                  onPress={() => setAddress(standIn.address)}
+                  onPress={() => {
+                    setAddress(standIn.address);
+                    setFacts(standIn.isFacts);
+                  }}
                 >
                   {standIn.name}
                 </Button>

@@ -18,6 +18,7 @@ import type { DayNumber } from '@/core/time/units';
 import { rangeOf, turned, wholeWeeks } from '@/core/view/spans';
 import { sayPlace, sayUnder, spanName } from '@/core/view/spanWords';
 import { useEngine } from '@/data/engineContext';
+import { useFacts } from '@/data/facts';
 import type { Preferences } from '@/data/preferences';
 import {
   useAgenda,
@@ -80,12 +81,19 @@ function useBookedOn(
 const PAST_STEP = 15 * MINUTE;
 
 /** What the sheet lets through. */
-function useSheetQuery({ calendarIds, filter }: View): EventQuery {
+function useSheetQuery({ calendarIds, filter }: View, calendars: readonly Calendar[]): EventQuery {
   const now = useNow();
   const until = filter.isPastHidden ? Math.floor(now / PAST_STEP) * PAST_STEP : 0;
   return useMemo(
-    () => ({ calendars: calendarIds ?? 'shown', eventIds: null, filter, now: until }),
-    [calendarIds, filter, until],
+    () => ({
+      // What is told of days is no event of theirs.
+      calendars:
+        calendarIds?.filter((id) => !calendars.find((one) => one.id === id)?.isFacts) ?? 'shown',
+      eventIds: null,
+      filter,
+      now: until,
+    }),
+    [calendarIds, calendars, filter, until],
   );
 }
 
@@ -113,7 +121,10 @@ function useTaskLines(
 function useTracks({ view, drawn }: SheetPlace, calendars: readonly Calendar[]) {
   const isSplit = view.split === 'calendar';
   const ids = useMemo(
-    () => calendars.flatMap(({ id, shown, listed }) => (shown && listed ? [id] : [])),
+    () =>
+      calendars.flatMap(({ id, shown, listed, isFacts }) =>
+        shown && listed && !isFacts ? [id] : [],
+      ),
     [calendars],
   );
   const tracks = useMemo(() => tracksOf(drawn.days, isSplit ? ids : null), [drawn, isSplit, ids]);
@@ -128,7 +139,7 @@ export function useSheetContent(
   { today, calendars }: { today: DayNumber; calendars: readonly Calendar[] },
 ) {
   const { view, day, range, drawn, setting, seenDay } = place;
-  const query = useSheetQuery(view);
+  const query = useSheetQuery(view, calendars);
   const { tracks, form } = useTracks(place, calendars);
   const { clock, wording, settings } = preferences;
   const { store } = useEngine();
@@ -145,6 +156,7 @@ export function useSheetContent(
   const agendaDay = today >= range.from && today < range.to ? today : range.from;
   const agenda = useAgenda(agendaDay, clock, query, isAgenda);
   usePrefetchAround(windowsNext(place, clock), query, isPlaceholderData ? 0 : dataUpdatedAt);
+  const { factsOn, hasFacts } = useFacts(window, calendars, view.hasFacts && isSingle);
   const { data: loads } = useDayLoads(window, query, isLoads);
   const found = (isSingle && data?.occurrences) || NONE;
   const hasTasks = view.hasTasks && needs === 'drawn';
@@ -211,6 +223,9 @@ export function useSheetContent(
     cut: data?.cut.length ?? 0,
     tooMany,
     loads,
+    factsOn,
+    /** Whether any of these days has facts to tell. */
+    hasFacts,
     hours,
     isWidened,
     setWidened,

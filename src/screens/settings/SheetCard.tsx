@@ -3,6 +3,7 @@ import type { Settings } from '@/core/model/others';
 import { SLOTS } from '@/core/model/others';
 import type { HourCycle } from '@/core/time/words';
 import { useLenses } from '@/data/queries';
+import { ROOM_CHOICES } from '@/features/event/choices';
 import { Card } from '@/ui/Card';
 import { Check } from '@/ui/Check';
 import { Choice } from '@/ui/Choice';
@@ -98,6 +99,12 @@ export function SheetCard({ settings, hourCycle, onChange }: Props) {
         value={settings.defaultLength}
         options={LENGTHS.map((value) => ({ value, label: String(value) }))}
         onChoose={(defaultLength) => onChange({ defaultLength }, 'Changed the usual length')}
+      />
+      <Choice
+        name="Room links for new events"
+        value={settings.rooms}
+        options={ROOM_CHOICES}
+        onChoose={(rooms) => onChange({ rooms }, 'Changed the room links')}
       />
       <View>
         {check('Saturdays and Sundays', 'hasWeekends', 'Changed the weekends')}

@@ -16,11 +16,14 @@ import type { EpochMs, WallMs } from '@/core/time/units';
 import { wallFromInstant } from '@/core/time/zones';
 import { titleOf } from '@/core/model/titleOf';
 import { useNow } from '@/data/now';
+import { useFacts } from '@/data/facts';
 import { useTodayPicture } from '@/data/picture';
 import { useAskSheet } from '@/data/asked';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars, useOccurrences } from '@/data/queries';
 import { TasksToday } from '@/features/tasks/TasksToday';
+import { FactsLine } from '@/features/facts/FactsLine';
+import { StartCall } from '@/features/rooms/StartCall';
 import { TidyLook } from '@/features/tidy/TidyLook';
 import { WorldClock } from '@/features/zones/WorldClock';
 import { Card } from '@/ui/Card';
@@ -107,6 +110,7 @@ export function TodayScreen() {
   const now = wallFromInstant(instant, clock);
   const today = dayOfWall(now);
   const { data } = useOccurrences({ fromDay: today, toDay: today + 1, zone: clock });
+  const { factsOn } = useFacts({ fromDay: today, toDay: today + 1, zone: clock }, calendars, true);
   const occurrences = data?.occurrences ?? [];
   const clashes = findClashes(occurrences);
   const zone = zoneOnDay(clock, today);
@@ -126,6 +130,7 @@ export function TodayScreen() {
       picture={picture}
       actions={
         <View style={styles.actions}>
+          <StartCall />
           <IconButton
             icon="open-in-new"
             size={24}
@@ -138,6 +143,7 @@ export function TodayScreen() {
       <Columns
         main={
           <Card title={`Now, ${sayMinute(minuteOfDay(now), wording.hourCycle)}`}>
+            <FactsLine day={today} facts={factsOn(today)} wording={wording} />
             {data && (
               <NowAndNext
                 occurrences={occurrences}

@@ -9,7 +9,7 @@ import { hexColour } from '../../model/common';
 import { plannedTimes } from '../../editing/series/dates';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
 import { durationOf, newEvent } from '../../model/event';
-import type { EventField, FileField } from '../../model/eventFields';
+import type { AgendaPoint, EventField, FileField } from '../../model/eventFields';
 import { DATE_CONTENT, FILE_FIELDS, GIVEN_FIELDS } from '../../model/eventFields';
 import { parseRule } from '../../recurrence/rule';
 import { readAlarms } from '../../reminders/alarms';
@@ -37,6 +37,9 @@ export const TRAVEL_AFTER_PROPERTY = 'x-orderly-travel-after';
 /** Whether reminders of other events wait while an event lasts. */
 export const QUIET_PROPERTY = 'x-orderly-quiet';
 
+/** A point of what an event is to deal with; it may be there often. */
+export const POINT_PROPERTY = 'x-orderly-point';
+
 /** Properties that become fields; all others pass through. */
 const OWN_PROPERTIES = new Set([
   'uid',
@@ -57,6 +60,7 @@ const OWN_PROPERTIES = new Set([
   'created',
   'last-modified',
   'sequence',
+  'conference',
   AVAILABILITY_PROPERTY,
   INK_PROPERTY,
   ICON_PROPERTY,
@@ -64,6 +68,7 @@ const OWN_PROPERTIES = new Set([
   TRAVEL_BEFORE_PROPERTY,
   TRAVEL_AFTER_PROPERTY,
   QUIET_PROPERTY,
+  POINT_PROPERTY,
 ]);
 
 function readAvailability(component: JcalComponent): Availability {
@@ -146,6 +151,7 @@ export function passthroughOf(
     const first = !seen.has(name);
     seen.add(name);
     const repeats = name === 'rdate' || name === 'exdate';
+    if (name === POINT_PROPERTY && own.has(name)) continue;
     if (own.has(name) && (first || repeats)) {
       const others = otherParameters(prop);
       if (Object.keys(others).length) parameters[name] = others;
@@ -155,6 +161,22 @@ export function passthroughOf(
   const hasParameters = Object.keys(parameters).length > 0;
   if (!properties.length && !components.length && !hasParameters) return undefined;
   return { properties, components, ...(hasParameters ? { parameters } : {}) };
+}
+
+/** Points as a file has them; one without a name gets one by its place. */
+function pointsOf(component: JcalComponent): AgendaPoint[] {
+  return component[1]
+    .filter(([name]) => name === POINT_PROPERTY)
+    .map(([, parameters, , text], nth) => {
+      const named = String(parameters['x-id'] ?? '');
+      const minutes = Number(parameters['x-minutes'] ?? 0);
+      return {
+        id: /^[^/\s]{1,80}$/.test(named) ? named : `point${nth + 1}`,
+        text: String(text ?? ''),
+        minutes: Number.isInteger(minutes) && minutes > 0 ? minutes : 0,
+        done: String(parameters['x-done'] ?? '').toUpperCase() === 'TRUE',
+      };
+    });
 }
 
 function inkAndIcon(component: JcalComponent): Pick<EventDraft, 'inkOverride' | 'icon'> {
@@ -203,6 +225,8 @@ export function readEvent(
     place: textValue(jcal, 'location'),
     notes: textValue(jcal, 'description'),
     link: textValue(jcal, 'url'),
+    room: textValue(jcal, 'conference'),
+    agenda: pointsOf(jcal),
     rule: rules[0],
     // One date alone lies where it lies.
     clockDays: clockDays && rules[0] !== undefined ? clockDays : undefined,

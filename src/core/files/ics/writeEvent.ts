@@ -15,6 +15,7 @@ import {
   AVAILABILITY_PROPERTY,
   ICON_PROPERTY,
   INK_PROPERTY,
+  POINT_PROPERTY,
   QUIET_PROPERTY,
   REMINDERS_PROPERTY,
   TRAVEL_AFTER_PROPERTY,
@@ -118,6 +119,19 @@ const WRITERS: { [Field in FileField]: Writer } = {
   place: text('location', 'place'),
   notes: text('description', 'notes'),
   link: text('url', 'link', 'uri'),
+  room: ({ room }, { kept }) =>
+    room ? [['conference', kept['conference'] ?? {}, 'uri', cleanText(room)]] : [],
+  agenda: ({ agenda }) =>
+    agenda.map(({ id, text: said, minutes: given, done }) => [
+      POINT_PROPERTY,
+      {
+        'x-id': id,
+        ...(given && { 'x-minutes': String(given) }),
+        ...(done && { 'x-done': 'TRUE' }),
+      },
+      'text',
+      cleanText(said),
+    ]),
   availability: ({ availability }, { has }) => [
     ...given('transp', availability === 'free' ? 'TRANSPARENT' : undefined),
     ...given(AVAILABILITY_PROPERTY, availability === 'away' ? 'away' : undefined),

@@ -2,6 +2,7 @@ import { memo, useEffect, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { AgendaDay } from '@/core/agenda/agendaDays';
+import type { Occurrence } from '@/core/agenda/occurrence';
 import { agendaDays } from '@/core/agenda/agendaDays';
 import type { Task } from '@/core/model/task';
 import { workdayOf } from '@/core/model/workweek';
@@ -9,6 +10,7 @@ import { civilDate } from '@/core/time/civil';
 import { count } from '@/core/time/words';
 import type { DayNumber } from '@/core/time/units';
 import { openTask } from '@/data/openedTask';
+import { useFacts } from '@/data/facts';
 import { useTasksDue } from '@/data/tasks';
 import { TaskLine } from '@/features/tasks/TaskLine';
 import { tasksByDay } from '@/core/tasks/onSheet';
@@ -42,6 +44,7 @@ interface DayProps {
   workplace: string;
   zone: string;
   onWorkday(day: DayNumber): void;
+  facts: readonly Occurrence[];
   tasks: readonly Task[];
 }
 
@@ -65,6 +68,7 @@ const DayOfAgenda = memo(function DayOfAgenda(props: DayProps) {
         workplace={workplace}
         zone={zone}
         wording={setting.wording}
+        facts={props.facts}
         onWorkday={onWorkday}
       />
       <div className="agenda-lines">
@@ -109,6 +113,8 @@ export function Agenda({ place, content, look, hands }: FormProps) {
     content.query,
     place.view.hasTasks && ends !== null,
   );
+  const window = { fromDay: ends?.from ?? 0, toDay: ends?.to ?? 0, zone: preferences.clock };
+  const { factsOn } = useFacts(window, calendars, place.view.hasFacts && ends !== null);
   const dueOn = useMemo(
     () =>
       new Map(
@@ -184,6 +190,7 @@ export function Agenda({ place, content, look, hands }: FormProps) {
               selectedId={selectedId !== null && has(agendaDay, selectedId) ? selectedId : null}
               workplace={workdayOf(agendaDay.day, workweek).workplace}
               onWorkday={hands.onWorkday}
+              facts={factsOn(agendaDay.day)}
               tasks={dueOn.get(agendaDay.day) ?? NO_TASKS}
             />
           ))}

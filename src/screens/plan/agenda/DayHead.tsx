@@ -1,11 +1,13 @@
 import { Pressable, StyleSheet, Text, View } from 'react-native';
 import type { AgendaDay } from '@/core/agenda/agendaDays';
+import type { Occurrence } from '@/core/agenda/occurrence';
 import { bookedMinutes } from '@/core/agenda/booked';
 import { clearMinutes } from '@/core/agenda/clear';
 import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayDay, sayHours, sayLength } from '@/core/time/words';
 import type { DayNumber } from '@/core/time/units';
+import { FactsLine } from '@/features/facts/FactsLine';
 import { Icon } from '@/ui/icons/Icon';
 import { SANS, SLAB, usePalette, textPx } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
@@ -18,6 +20,7 @@ interface Props {
   /** The zone on whose clock the day is. */
   zone: string;
   wording: Wording;
+  facts: readonly Occurrence[];
   onWorkday(day: DayNumber): void;
 }
 
@@ -29,6 +32,7 @@ export function DayHead({
   workplace,
   zone,
   wording,
+  facts,
   onWorkday,
 }: Props) {
   const palette = usePalette();
@@ -72,6 +76,7 @@ export function DayHead({
         {date}
       </Text>
       <Text style={[styles.words, { color: palette.dim }]}>{standing}</Text>
+      <FactsLine day={day} facts={facts} wording={wording} />
       <Pressable
         role="button"
         aria-label={`Work on ${date}: ${workplace || 'off'}. Change`}

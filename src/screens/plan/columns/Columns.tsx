@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo } from 'react';
+import { Fragment, useCallback, useEffect, useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { inkOf } from '@/core/colour/inkOf';
@@ -17,12 +17,13 @@ import { DayButton } from '../sheet/DayButton';
 import { useAwayZone } from '../sheet/useAwayZone';
 import { SheetSurface } from '../sheet/SheetSurface';
 import { useHands, useSurface } from '../sheet/useSurface';
+import { FactsLine } from '@/features/facts/FactsLine';
 import { sayPart } from '@/features/bars/sayPart';
 import { WholeDayBar } from '../sheet/WholeDayBar';
 import { BlockView } from './BlockView';
 import { ColumnBackground } from './ColumnBackground';
 import { ColumnCounts } from './ColumnCounts';
-import { HEAD, MIN_BLOCK, SCALE, TOP } from './geometry';
+import { FACTS, FACTS_PRESS, FACTS_WORDS, HEAD, MIN_BLOCK, SCALE, TOP } from './geometry';
 import { HourScale } from './HourScale';
 import { NowMark } from './NowMark';
 import type { Field } from './placeInColumns';
@@ -35,7 +36,7 @@ export function Columns(props: FormProps) {
   const { tracks, hours, occurrences } = content;
   const { categoryInks, preferences, selectedId, draft, covered, today } = look;
   const { wording, settings, clock, scale } = preferences;
-  const head = Math.round(HEAD * scale.text);
+  const head = Math.round((HEAD + (content.hasFacts ? FACTS : 0)) * scale.text);
   const topLine = Math.round(TOP * scale.line);
   const isWide = useIsWide();
   const palette = usePalette();
@@ -104,19 +105,27 @@ export function Columns(props: FormProps) {
       <View style={[styles.heads, { height: head, borderColor: palette.hairline }]}>
         {room.width > 0 &&
           place.drawn.days.map((day) => (
-            <DayButton
-              key={day}
-              of="column"
-              day={day}
-              at={{ ...dayPart(day, field)!, top: 0, height: head }}
-              bookedMinutes={content.bookedOn(day)}
-              isToday={day === today}
-              awayZone={awayZoneOf(day)}
-              workweek={settings.workweek}
-              wording={wording}
-              onAdd={hands.onAddToDay}
-              onWorkday={hands.onWorkday}
-            />
+            <Fragment key={day}>
+              <DayButton
+                of="column"
+                day={day}
+                at={{ ...dayPart(day, field)!, top: 0, height: head }}
+                bookedMinutes={content.bookedOn(day)}
+                isToday={day === today}
+                awayZone={awayZoneOf(day)}
+                workweek={settings.workweek}
+                wording={wording}
+                onAdd={hands.onAddToDay}
+                onWorkday={hands.onWorkday}
+              />
+              <FactsLine
+                day={day}
+                facts={content.factsOn(day)}
+                wording={wording}
+                isTight={field.width < FACTS_WORDS}
+                at={{ ...dayPart(day, field)!, top: head - FACTS_PRESS, height: FACTS_PRESS }}
+              />
+            </Fragment>
           ))}
       </View>
       {tracks[0]?.calendarId !== null && room.width > 0 && (

@@ -170,6 +170,7 @@ export function Grid(props: FormProps) {
                       narrow: isNarrow,
                     }}
                     bookedMinutes={content.bookedOn(day)}
+                    facts={content.factsOn(day)}
                     washes={washes.get(day) ?? NONE}
                     workweek={settings.workweek}
                     wording={wording}

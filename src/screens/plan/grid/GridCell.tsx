@@ -1,3 +1,4 @@
+import type { Occurrence } from '@/core/agenda/occurrence';
 import { memoPlaced } from '@/ui/memoPlaced';
 import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
@@ -7,8 +8,15 @@ import { sayDay, sayHoursTight } from '@/core/time/words';
 import type { DayNumber } from '@/core/time/units';
 import { dayName } from '../sheet/dayName';
 import type { Box } from '../sheet/Ghost';
+import { FactsLine } from '@/features/facts/FactsLine';
 import type { Wash } from '@/features/bars/WashOf';
 import { WashOf } from '@/features/bars/WashOf';
+
+/** Room of the number and of the hours in the line of a cell's head, in px. */
+const NUMBER_ROOM = 44;
+const HOURS_ROOM = 40;
+/** Cells narrower than this have only room for the icons of facts. */
+const FACTS_WORDS = 150;
 
 interface Props {
   at: Box;
@@ -28,6 +36,7 @@ interface Props {
     narrow: boolean;
   };
   bookedMinutes: number;
+  facts: readonly Occurrence[];
   /** Of the whole-day events that take the day. */
   washes: readonly Wash[];
   workweek: Workweek;
@@ -67,6 +76,20 @@ export const GridCell = memoPlaced(function GridCell(props: Props) {
         <span className="grid-number">{label}</span>
         {bookedMinutes > 0 && !is.narrow && <span>{sayHoursTight(bookedMinutes)}</span>}
       </button>
+      {!is.narrow && (
+        <FactsLine
+          day={day}
+          facts={props.facts}
+          wording={wording}
+          isTight={at.width < FACTS_WORDS}
+          at={{
+            left: NUMBER_ROOM,
+            top: 0,
+            width: at.width - NUMBER_ROOM - HOURS_ROOM,
+            height: props.head,
+          }}
+        />
+      )}
     </div>
   );
 });

@@ -4,6 +4,7 @@ import type { DayNumber } from '@/core/time/units';
 import { sayDay, sayHours } from '@/core/time/words';
 import type { LineSetting } from '@/features/agenda/AgendaLines';
 import { DayLines } from '@/features/agenda/DayLines';
+import { FactsLine } from '@/features/facts/FactsLine';
 import { Title } from '@/ui/Title';
 import { usePalette } from '@/ui/theme/theme';
 import type { FormProps } from '../sheet/formProps';
@@ -28,6 +29,9 @@ export function GridDay({ day, content, look, hands, calendarOf }: Props) {
           {sayHours(content.bookedOn(day))} booked
         </Text>
       </View>
+      <View style={styles.facts}>
+        <FactsLine day={day} facts={content.factsOn(day)} wording={preferences.wording} />
+      </View>
       <ScrollView tabIndex={-1} contentContainerStyle={{ paddingBottom: look.covered }}>
         <DayLines
           day={day}
@@ -51,4 +55,5 @@ const styles = StyleSheet.create({
     paddingBottom: 4,
   },
   title: { fontSize: 17 },
+  facts: { paddingHorizontal: 10 },
 });

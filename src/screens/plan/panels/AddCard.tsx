@@ -15,6 +15,7 @@ import { TimesFields } from '@/features/event/TimesFields';
 import { Understood } from '@/features/event/Understood';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { CategoryChips } from '@/ui/CategoryChips';
+import { Check } from '@/ui/Check';
 import { Icon } from '@/ui/icons/Icon';
 import { PanelFrame } from '@/ui/PanelFrame';
 import { TextField } from '@/ui/TextField';
@@ -39,7 +40,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
   const { line, type, before, goOn, letGo, jot, correct, open, toggle, span, ...made } =
     useAdding(adding);
   const { times, place, repeat, calendar, calendarId, categories, categoryIds } = made;
-  const { event, problem, instant, atHome, itsOwn, canKeep, report, keep } = made;
+  const { event, hasRoom, roomed, problem, instant, atHome, itsOwn, canKeep, report, keep } = made;
   const { read, asLastTime, byRule } = made;
   const now = wallFromInstant(instant, preferences.clock);
   const length = span.wholeDay ? '' : ` · ${sayLength((span.end - span.start) / MINUTE)}`;
@@ -50,7 +51,9 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
         onClose={onClose}
         footer={
           <>
-            <Button onPress={() => problem === null && onAllDetails(event)}>All details</Button>
+            <Button onPress={() => problem === null && void roomed().then(onAllDetails)}>
+              All details
+            </Button>
             <Button mode="contained" onPress={() => void keep()} disabled={!canKeep}>
               Keep
             </Button>
@@ -179,6 +182,11 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
             onChangeText={(text) => correct({ place: text })}
           />
         )}
+        <Check
+          label="A room link, to meet online"
+          isOn={hasRoom}
+          onChange={(isOn) => correct({ hasRoom: isOn })}
+        />
         <View style={styles.calendar}>
           <Icon name="layers-outline" size={18} color={palette.dim} />
           <Text variant="bodySmall" style={{ color: palette.dim }}>

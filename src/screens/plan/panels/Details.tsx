@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Occurrence } from '@/core/agenda/occurrence';
@@ -6,6 +7,7 @@ import { dateAsEvent } from '@/core/editing/series/dates';
 import { sayLeaveBy } from '@/core/agenda/standing';
 import { sayExtras } from '@/core/jot/extras';
 import { calendarReminders } from '@/core/reminders/following';
+import { sayPoints } from '@/core/page/points';
 import { capital } from '@/core/reminders/words';
 import { sayWhose } from '@/features/reminders/RemindersPart';
 import { saySeries } from '@/core/editing/series/sayScopes';
@@ -16,12 +18,15 @@ import { titleOf } from '@/core/model/titleOf';
 import { useDo } from '@/data/commands';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
+import { pageAddress } from '@/data/pages';
 import { useCategories, useEvent } from '@/data/queries';
+import { JoinButton } from '@/features/rooms/JoinButton';
 import { FilesPart } from '@/features/event/FilesPart';
 import { CategoryDot } from '@/ui/CategoryDot';
 import { LinkedText } from '@/ui/LinkedText';
 import { Icon } from '@/ui/icons/Icon';
 import { Mark } from '@/ui/Mark';
+import { Formatted } from '@/ui/markdown/Formatted';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
 import { PanelFrame } from '@/ui/PanelFrame';
@@ -64,6 +69,7 @@ export function Details(props: Props) {
   const { clock, zone: home, wording } = preferences;
   const { data: event } = useEvent(o.eventId);
   const act = useDo();
+  const router = useRouter();
   const instant = useNow();
   const palette = usePalette();
   const isSeries = o.dateKey !== null;
@@ -154,8 +160,32 @@ export function Details(props: Props) {
         </Text>
       </View>
       {place !== '' && <Line icon="map-marker-outline">{place}</Line>}
+      {o.room !== '' && (
+        <View style={styles.line}>
+          <Icon name="video-outline" size={18} color={palette.dim} />
+          <LinkedText>{o.room}</LinkedText>
+          <JoinButton occurrence={o} isAlways />
+        </View>
+      )}
       {text.link !== '' && <Line icon="link-variant">{text.link}</Line>}
-      {text.notes !== '' && <Line icon="text">{text.notes}</Line>}
+      {text.notes !== '' && (
+        <View style={styles.line}>
+          <Icon name="text" size={18} color={palette.dim} />
+          <View style={styles.text}>
+            <Formatted>{text.notes}</Formatted>
+          </View>
+        </View>
+      )}
+      {date && date.agenda.length > 0 && (
+        <Line icon="format-list-checks">
+          {sayPoints(date.agenda, o.wholeDay ? 0 : (o.endMs - o.startMs) / MINUTE)}
+        </Line>
+      )}
+      <View style={styles.sweep}>
+        <Button compact icon="text-box-outline" onPress={() => router.navigate(pageAddress(o.id))}>
+          Points, notes, follow-ups
+        </Button>
+      </View>
       {labels.length > 0 && (
         <View style={styles.line}>
           <Icon name="tag-outline" size={18} color={palette.dim} />

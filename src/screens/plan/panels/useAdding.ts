@@ -1,5 +1,6 @@
 import { nanoid } from 'nanoid';
 import { useEffect, useState } from 'react';
+import { wantsRoom } from '@/core/calendars/rooms';
 import { homeTimes, ownTimes } from '@/core/editing/bothTimes';
 import { draftOf } from '@/core/editing/drafting';
 import type { Times } from '@/core/editing/form';
@@ -20,6 +21,7 @@ import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useCategories, useLastLike } from '@/data/queries';
+import { useRooms } from '@/data/rooms';
 import { useRuled } from '@/data/rules';
 import type { ChosenJot } from '@/features/now/useJot';
 import { saidFields } from '@/features/now/saidFields';
@@ -48,6 +50,7 @@ interface Corrections {
   repeat?: Repeat;
   categoryIds?: string[];
   reminders?: CalendarEvent['reminders'];
+  hasRoom?: boolean;
 }
 
 type Part = 'when' | 'where' | 'repeat' | 'reminders';
@@ -112,7 +115,7 @@ const ofRules = ({ calendarId, categoryIds, reminders }: Corrections) => ({
 export function useAdding(adding: Adding) {
   const { span: pressed, day, calendars, preferences, defaultCalendarId } = adding;
   const { onAllDetails, onDraft, onKept } = adding;
-  const { zone: home, clock, wording, workdays } = preferences;
+  const { zone: home, clock, wording, workdays, settings } = preferences;
   const act = useDo();
   const { say } = useMessages();
   const categories = useCategories();
@@ -152,8 +155,10 @@ export function useAdding(adding: Adding) {
   const problem = timesProblem(times);
   const byRule = useRuled(draft(), saidFields(jot, ofRules(corrections)));
   const { event } = byRule;
+  const rooms = useRooms();
   const { calendarId, categoryIds } = event;
   const calendar = calendars.find((one) => one.id === calendarId);
+  const hasRoom = corrections.hasRoom ?? wantsRoom(event, calendar, settings);
   const atHome = homeTimes(span, clock, home, wording);
   // A calendar may have a zone of its own.
   const itsOwn = jot.zone || calendar?.zone ? ownTimes(event, clock, wording) : null;
@@ -174,11 +179,14 @@ export function useAdding(adding: Adding) {
     return draftOf({ ...when, fields, calendar: jotted });
   }
 
+  /** With a room where it is to have one; without where none is to be had, which was said. */
+  const roomed = async () => (hasRoom ? { ...event, room: await rooms.give() } : event);
+
   async function keep() {
     if (problem || !isReadable) return;
     // Typed faster than the store opens: not kept, and not without a word.
     if (!calendar) return say('Your calendars are still being opened. Try again in a moment.');
-    if (!(await act({ kind: 'addEvent', event }))) return;
+    if (!(await act({ kind: 'addEvent', event: await roomed() }))) return;
     drop();
     onKept(span);
   }
@@ -212,6 +220,8 @@ export function useAdding(adding: Adding) {
     categories,
     categoryIds,
     event,
+    hasRoom,
+    roomed,
     byRule,
     problem,
     instant,

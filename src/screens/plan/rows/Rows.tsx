@@ -39,7 +39,10 @@ export function Rows(props: FormProps) {
     () => ({ fromMinute: hours.from, toMinute: hours.to, width: Math.max(1, room.width - gutter) }),
     [hours, room.width, gutter],
   );
-  const sizes = useMemo(() => rowSizes(scale, isWide), [scale, isWide]);
+  const sizes = useMemo(
+    () => rowSizes(scale, isWide, content.hasFacts),
+    [scale, isWide, content.hasFacts],
+  );
   const frame = { tracks, line, height: room.height, isWide, wording, sizes, text: scale.text };
   const layout = useRowsLayout(frame, occurrences);
   const axes = useMemo(
@@ -127,6 +130,7 @@ export function Rows(props: FormProps) {
               row={row}
               drawn={drawn}
               bookedMinutes={content.bookedOn(row.day)}
+              facts={content.factsOn(row.day)}
               isToday={row.day === look.today}
               awayZone={awayZoneOf(row.day)}
               selectedId={inRow(selectedId)}

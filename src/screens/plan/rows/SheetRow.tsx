@@ -9,7 +9,7 @@ import { memoPlaced } from '@/ui/memoPlaced';
 import { usePalette } from '@/ui/theme/theme';
 import { BarView } from './BarView';
 import type { RowSizes } from './geometry';
-import { laneTop, PADDING } from './geometry';
+import { FACTS_PRESS, laneTop, PADDING } from './geometry';
 import { TrackGutter } from './TrackGutter';
 import { OutsideCounts } from './OutsideCounts';
 import type { TimeLine } from './RowBackground';
@@ -17,6 +17,7 @@ import { RowBackground } from './RowBackground';
 import { DayButton } from '../sheet/DayButton';
 import { secondLineIn } from '../sheet/labels';
 import type { SheetGestures } from '../sheet/sheetGestures';
+import { FactsLine } from '@/features/facts/FactsLine';
 import { sayPart } from '@/features/bars/sayPart';
 import { WholeDayBar } from '../sheet/WholeDayBar';
 
@@ -44,6 +45,7 @@ interface Props {
   row: Row;
   drawn: RowsDrawn;
   bookedMinutes: number;
+  facts: readonly Occurrence[];
   isToday: boolean;
   /** The zone whose clock counts on a day spent elsewhere. */
   awayZone: string | null;
@@ -103,6 +105,19 @@ export const SheetRow = memoPlaced(function SheetRow(props: Props) {
           wording={wording}
           onAdd={hands.onAddToDay}
           onWorkday={hands.onWorkday}
+        />
+      )}
+      {row.calendarId === null && (
+        <FactsLine
+          day={row.day}
+          facts={props.facts}
+          wording={wording}
+          at={{
+            left: 0,
+            top: row.y + row.height - 1 - FACTS_PRESS,
+            width: gutter,
+            height: FACTS_PRESS,
+          }}
         />
       )}
       {row.tops.map((bar, n) => {

@@ -18,6 +18,9 @@ const TALL_LANE = 37;
 const TOP = 21;
 const COUNT_WIDTH = 66;
 const MIN_ROW = { phone: 62, wide: 66 };
+/** What a row's head grows by where it tells facts of the day, and how high these are to be pressed. */
+const FACTS = 13;
+export const FACTS_PRESS = 24;
 /** Under this a label no longer fits its lane, in px at the usual text size. */
 const LEAST_LANE = 19;
 
@@ -34,7 +37,11 @@ export interface RowSizes {
   row: number;
 }
 
-export function rowSizes({ text, line, zoom }: Scale, isWide: boolean): RowSizes {
+export function rowSizes(
+  { text, line, zoom }: Scale,
+  isWide: boolean,
+  hasFacts: boolean,
+): RowSizes {
   const grown = (px: number, least: number) => Math.round(Math.max(px * line * zoom, least * text));
   return {
     lane: grown(LANE, LEAST_LANE),
@@ -42,7 +49,10 @@ export function rowSizes({ text, line, zoom }: Scale, isWide: boolean): RowSizes
     top: grown(TOP, LEAST_LANE),
     count: Math.round(COUNT_WIDTH * text),
     // The head of a row has letters of its own: it can't be lower than they are.
-    row: Math.round((isWide ? MIN_ROW.wide : MIN_ROW.phone) * Math.max(text, line * zoom)),
+    row: Math.round(
+      ((isWide ? MIN_ROW.wide : MIN_ROW.phone) + (hasFacts ? FACTS : 0)) *
+        Math.max(text, line * zoom),
+    ),
   };
 }
 

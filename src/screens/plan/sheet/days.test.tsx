@@ -146,6 +146,7 @@ describe('a cell of the grid', () => {
         is={USUAL}
         head={22}
         bookedMinutes={330}
+        facts={[]}
         washes={[]}
         workweek={workweek}
         wording={WORDING}

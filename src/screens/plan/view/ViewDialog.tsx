@@ -32,6 +32,8 @@ interface Props {
   /** What the inks of events stand for, everywhere. */
   colourBy: Settings['colourBy'];
   onColourBy(colourBy: Settings['colourBy']): void;
+  /** Whether any calendar tells facts of days. */
+  hasFactCalendars: boolean;
   onNextSeven(): void;
   onPeriods(): void;
   onClose(): void;
@@ -197,6 +199,13 @@ export function ViewDialog(props: Props) {
         isOn={view.hasTasks}
         onChange={(hasTasks) => onView({ ...view, hasTasks })}
       />
+      {props.hasFactCalendars && (
+        <Check
+          label="Facts of the day in the heads of days"
+          isOn={view.hasFacts}
+          onChange={(hasFacts) => onView({ ...view, hasFacts })}
+        />
+      )}
       <Choice
         name="Inks are those of"
         value={props.colourBy}

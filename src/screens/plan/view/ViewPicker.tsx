@@ -13,7 +13,7 @@ const NEXT_DAYS = 7;
 
 /** What the sheet shows and how it is drawn; a press changes both. */
 export function ViewPicker() {
-  const { place, lensing, preferences, today, dialog, dispatch, show } = usePlan();
+  const { place, lensing, preferences, today, dialog, calendars, dispatch, show } = usePlan();
   const { settings } = preferences;
   const { view, setting, range } = place;
   const act = useDo();
@@ -68,6 +68,7 @@ export function ViewPicker() {
               label: `Inks by ${colourBy}`,
             })
           }
+          hasFactCalendars={calendars.some(({ isFacts }) => isFacts)}
           onNextSeven={() => place.showSpan({ kind: 'days', count: NEXT_DAYS }, today)}
           onPeriods={() => dispatch({ do: 'ask', dialog: 'periods' })}
           onClose={() => dispatch({ do: 'ask', dialog: null })}

@@ -111,6 +111,7 @@ describe('how the sheet is seen', () => {
       onView: jest.fn(),
       colourBy: 'calendar' as const,
       onColourBy: jest.fn(),
+      hasFactCalendars: false,
       onNextSeven: jest.fn(),
       onPeriods: jest.fn(),
       onClose: jest.fn(),

@@ -7,6 +7,7 @@ import { saySpan } from '@/core/time/words';
 import { withoutPrivate } from '@/core/view/privacy';
 import type { Preferences } from '@/data/preferences';
 import type { ShownReminder } from '@/engine/reminders/reminders';
+import { JoinButton } from '@/features/rooms/JoinButton';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
 
@@ -46,7 +47,8 @@ export function ReminderRow({ reminder, now, preferences, onOpen, onDone, onAgai
         </Text>
       </View>
       <View style={styles.buttons}>
-        {isWebAddress(link) && (
+        <JoinButton occurrence={o} isAlways />
+        {o.room === '' && isWebAddress(link) && (
           <Button compact onPress={() => window.open(link, '_blank', 'noopener,noreferrer')}>
             Join
           </Button>

@@ -18,11 +18,20 @@ import { useCalendars, useCategories } from '@/data/queries';
 import { JotHints } from '@/features/now/JotHints';
 import { TypedLine, useTypedLine } from '@/features/now/TypedLine';
 import { useJot } from '@/features/now/useJot';
-import { useTaskWording } from '@/features/tasks/useTaskWording';
+import { useTaskWording } from './useTaskWording';
 import { usePalette } from '@/ui/theme/theme';
 
+interface Props {
+  /** The event that tasks are to belong to, and which of its dates. */
+  of?: { eventId: string; eventDate: string | null; calendarId: string };
+}
+
+/** The name under which a line waits that was begun. */
+const lineOf = (of: Props['of']) =>
+  of ? `${TASK_LINE} of ${of.eventId}@${of.eventDate ?? ''}` : TASK_LINE;
+
 /** One line that becomes a task; what it was understood to mean stands under it. */
-export function AddTask() {
+export function AddTask({ of }: Props) {
   const preferences = usePreferences();
   const { clock, wording, settings, workdays } = preferences;
   const palette = usePalette();
@@ -31,13 +40,14 @@ export function AddTask() {
   const calendars = useCalendars();
   const categories = useCategories();
   const taskWording = useTaskWording();
-  const [line, type] = useTypedLine(TASK_LINE);
+  const [line, type] = useTypedLine(lineOf(of));
   const instant = useNow();
   const own = useMemo(
     () => calendars.filter(({ kind, listed }) => kind === 'own' && listed),
     [calendars],
   );
-  const defaultCalendarId = calendarForNew(calendars, settings.defaultCalendarId)?.id ?? '';
+  const defaultCalendarId =
+    of?.calendarId ?? calendarForNew(calendars, settings.defaultCalendarId)?.id ?? '';
   const day = dayOfWall(wallFromInstant(instant, clock));
   const setting = { day, calendars: own, defaultCalendarId, preferences };
   const read = useJot(asEventLine(line), setting);
@@ -49,7 +59,11 @@ export function AddTask() {
     const { repeat, zone, calendarId } = jot;
     const when = { span, repeat, clock, zone, workdays, now: at };
     const event = draftOf({ ...when, fields: { id: 'line', calendarId }, calendar });
-    return newTask({ id: nanoid(12), ...taskOfJot(jot, event) }, at);
+    const belongs = of && {
+      eventId: of.eventId,
+      ...(of.eventDate !== null && { eventDate: of.eventDate }),
+    };
+    return newTask({ id: nanoid(12), ...taskOfJot(jot, event), ...belongs }, at);
   }
   async function keep() {
     if (line.trim() === '') return;
@@ -62,9 +76,9 @@ export function AddTask() {
   return (
     <View style={styles.all}>
       <TypedLine
-        label="What is to be done, and by when"
+        label={of ? 'What follows, and by when' : 'What is to be done, and by when'}
         placeholder="due Friday: order shellac, 30 min #Lamps"
-        button="Add task"
+        button={of ? 'Add follow-up' : 'Add task'}
         line={line}
         isGood={isGood}
         onType={type}

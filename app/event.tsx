@@ -1,0 +1,1 @@
+export { EventPageScreen as default } from '@/screens/page/EventPageScreen';
