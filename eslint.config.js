@@ -31,6 +31,7 @@ const CORE_ROOMS = [
   'jot',
   'tasks',
   'page',
+  'message',
   'tidy',
   'files',
   'view',

@@ -18,6 +18,7 @@ import { Files } from './files/files';
 import { Finding } from './finding/finding';
 import type { FoundBy } from './queries/asked';
 import { Queries } from './queries/queries';
+import { Messages } from './messages/messages';
 import { Pages } from './pages/pages';
 import type { ReadOnly, Unsaved } from './repository';
 import type { SendMessage } from './reminders/outbox';
@@ -77,6 +78,7 @@ export type EngineProtocol = Pick<
   | 'tidying'
   | 'tasks'
   | 'pages'
+  | 'messages'
   | 'retry'
 >;
 
@@ -84,7 +86,7 @@ export type EngineProtocol = Pick<
  * The heart of the app behind the page: holds all records and the index of events, and gives them to
  * what is asked (`queries`), found (`finding`), done (`commands`), looked at before it is done to many
  * (`bulk`), put in order (`tidying`), to do (`tasks`), read around one event
- * (`pages`), brought in or out (`files`) and followed (`feeds`).
+ * (`pages`) or out of a message (`messages`), brought in or out (`files`) and followed (`feeds`).
  * Runs in a web worker.
  */
 export class Engine {
@@ -104,6 +106,7 @@ export class Engine {
   readonly tidying: Tidying;
   readonly tasks: Tasks;
   readonly pages: Pages;
+  readonly messages: Messages;
   private progress = { loaded: 0, total: 1, ready: false };
   private onStatus: OnStatus = () => undefined;
   private lastTold = 0;
@@ -156,6 +159,7 @@ export class Engine {
     this.tidying = tidying;
     this.tasks = new Tasks({ records: repository, index, foundBy });
     this.pages = new Pages({ records: repository, index }, this.tasks);
+    this.messages = new Messages(queries);
     this.repository = repository;
     this.queries = queries;
     this.commands = commands;

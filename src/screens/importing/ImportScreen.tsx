@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { nanoid } from 'nanoid';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, ProgressBar, Text } from 'react-native-paper';
 import { rememberColumns } from '@/core/files/csv/columns';
@@ -8,9 +8,11 @@ import { newCalendar } from '@/core/model/calendar';
 import { nextInkAndMark } from '@/core/model/inks';
 import { count } from '@/core/time/words';
 import { useDo } from '@/data/commands';
+import { putIncoming, useIncoming } from '@/data/incomingFiles';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars } from '@/data/queries';
 import type { ImportPreview, ImportTarget } from '@/engine/files/importer';
+import { FileDrop } from '@/features/files/FileDrop';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Card } from '@/ui/Card';
 import { Check } from '@/ui/Check';
@@ -19,7 +21,6 @@ import { ToggleChip } from '@/ui/ToggleChip';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
 import { ColumnsStep } from './ColumnsStep';
-import { FileDrop } from './FileDrop';
 import { Preview } from './Preview';
 import type { OpenTable } from './useImport';
 import { useImport } from './useImport';
@@ -105,6 +106,14 @@ export function ImportScreen() {
   const readRows = (table: OpenTable) =>
     readTable(table, { zone, defaultLength: settings.defaultLength, now: Date.now() });
 
+  // What another screen found in a message.
+  const incoming = useIncoming();
+  useEffect(() => {
+    if (!isReady || !incoming) return;
+    putIncoming(null);
+    void read([...incoming]);
+  }, [isReady, incoming, read]);
+
   /** What the columns mean is remembered once rows came in by it: a wrong match is not. */
   async function remember({ look, choice }: OpenTable) {
     const { csvColumns } = settings;
@@ -140,7 +149,13 @@ export function ImportScreen() {
             </View>
           )}
           {isReady ? (
-            <FileDrop onFiles={(files) => void read(files)} />
+            <FileDrop
+              says="Drop calendar files (.ics) or a table (.csv) here, or"
+              label="Calendar file"
+              accept=".ics,.ical,.ifb,.csv,.tsv,text/calendar,text/csv"
+              icon="calendar-import"
+              onFiles={(files) => void read(files)}
+            />
           ) : (
             <Text>Opening your calendars …</Text>
           )}

@@ -4,8 +4,20 @@ import { Button, Text } from 'react-native-paper';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
 
+interface Props {
+  /** What can be dropped there. */
+  says: string;
+  /** What its field is called, and which files it takes. */
+  label: string;
+  accept: string;
+  icon: string;
+  onFiles(files: File[]): void;
+  /** Told of a text that was dropped. */
+  onText?(text: string): void;
+}
+
 /** Where files are dropped, or chosen by a press. */
-export function FileDrop({ onFiles }: { onFiles(files: File[]): void }) {
+export function FileDrop({ says, label, accept, icon, onFiles, onText }: Props) {
   const palette = usePalette();
   const area = useRef<View>(null);
   const input = useRef<HTMLInputElement>(null);
@@ -22,7 +34,9 @@ export function FileDrop({ onFiles }: { onFiles(files: File[]): void }) {
       event.preventDefault();
       setOver(false);
       const files = [...(event.dataTransfer?.files ?? [])];
+      const text = event.dataTransfer?.getData('text/plain') ?? '';
       if (files.length) onFiles(files);
+      else if (text) onText?.(text);
     }
     element.addEventListener('dragover', onDragOver);
     element.addEventListener('dragleave', onDragLeave);
@@ -32,7 +46,7 @@ export function FileDrop({ onFiles }: { onFiles(files: File[]): void }) {
       element.removeEventListener('dragleave', onDragLeave);
       element.removeEventListener('drop', onDrop);
     };
-  }, [onFiles]);
+  }, [onFiles, onText]);
 
   return (
     <View
@@ -45,8 +59,8 @@ export function FileDrop({ onFiles }: { onFiles(files: File[]): void }) {
         },
       ]}
     >
-      <Icon name="calendar-import" size={34} color={palette.accent} />
-      <Text>Drop calendar files (.ics) or a table (.csv) here, or</Text>
+      <Icon name={icon} size={34} color={palette.accent} />
+      <Text>{says}</Text>
       <Button mode="contained" onPress={() => input.current?.click()}>
         Choose files
       </Button>
@@ -54,8 +68,8 @@ export function FileDrop({ onFiles }: { onFiles(files: File[]): void }) {
         ref={input}
         type="file"
         multiple
-        accept=".ics,.ical,.ifb,.csv,.tsv,text/calendar,text/csv"
-        aria-label="Calendar file"
+        accept={accept}
+        aria-label={label}
         tabIndex={-1}
         style={{ display: 'none' }}
         onChange={(event) => {

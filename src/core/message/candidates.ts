@@ -1,0 +1,246 @@
+import type { ReadJot } from '../jot/jot';
+import { readJot } from '../jot/jot';
+import type { JotContext } from '../jot/rule';
+import { DAY, dayOfWall, MINUTE, minuteOfDay } from '../time/civil';
+import type { WallMs } from '../time/units';
+import { instantFromWall, wallFromInstant } from '../time/zones';
+import { labelled, linkIn, peopleOf, placeIn, subjectOf, titleIn } from './details';
+import { doubtsOf, NO_TIME } from './doubts';
+import type { Base, Found } from './found';
+import { foundIn, joined } from './found';
+import type { Message } from './message';
+import type { Passage } from './passages';
+import { passagesOf } from './passages';
+import { AGREES, CALLED_OFF, EXPLICIT, WITH_YEAR } from './words';
+
+/** What a message asks to be put into the calendar, as far as it was understood. */
+export interface Candidate {
+  kind: 'event' | 'task';
+  title: string;
+  place: string;
+  link: string;
+  people: string[];
+  /** Wall ms on the clock of `zone`; the end is exclusive. Of a task: by when it is to be done. */
+  start: WallMs;
+  end: WallMs;
+  wholeDay: boolean;
+  /** The zone that its time was said in; null for the reader's own clock. */
+  zone: string | null;
+  /** What is not sure of it, in words for the person; nothing where it is plain. */
+  doubts: string[];
+  /** The words that it was read from. */
+  source: string;
+}
+
+/** What was read of a message. */
+export interface ReadMessage {
+  candidates: Candidate[];
+  /** What it says besides, such as that something was called off. */
+  remarks: string[];
+  /** What was written last, without what it answers. */
+  notes: string;
+}
+
+/** Who reads a message, and when. */
+export interface Reader extends Omit<JotContext, 'now' | 'day'> {
+  /** Epoch ms */
+  now: number;
+  /** The zone of the reader's clock. */
+  zone: string;
+}
+
+const contextAt = (reader: Reader, written: WallMs): JotContext => ({
+  ...reader,
+  now: written,
+  day: dayOfWall(written),
+});
+
+/** When what a head says lies, on the reader's clock; null where it can't be read. */
+function writtenAt(head: string, reader: Reader, latest: WallMs): WallMs | null {
+  if (!head) return null;
+  const year = 365 * DAY;
+  const read = readJot(head.replaceAll(/[,]|\bat\b/gi, ' '), contextAt(reader, latest - year));
+  if (!read.saysDay) return null;
+  const minute = read.saysTime ? minuteOfDay(read.start) : 12 * 60;
+  const day = dayOfWall(read.start);
+  // Without its year it is the last such day before what answers it.
+  const on = EXPLICIT.test(head) && WITH_YEAR.test(head) ? day : latestOf(day, latest);
+  return on * DAY + minute * MINUTE;
+}
+
+function latestOf(day: number, latest: WallMs): number {
+  const last = dayOfWall(latest);
+  return day > last ? last : day;
+}
+
+/** What lines such as "Date: …" and "Time: …" say together, as one sentence; empty where they say no time. */
+function labelledWhen(said: Partial<Record<string, string>>): string {
+  const { when, time, start, end, length } = said;
+  const range = start && end ? `${start} to ${end}` : (start ?? '');
+  const parts = [when, time, range, length && `for ${length}`].filter(Boolean);
+  return when || time || start ? parts.join(' ') : '';
+}
+
+/** A place; an address to meet at is a link instead. */
+const placed = (place: string) => (linkIn(place) ? '' : place);
+
+/** A candidate as it is offered. */
+function candidateOf(found: Found, message: Message, reader: Reader, passage: string): Candidate {
+  const { clause, sentence, isTask, base } = found;
+  const { read } = clause;
+  const people = peopleOf(message, passage);
+  const { said } = labelled(passage);
+  const { start, end } = read.saysDay || !read.saysTime ? read : upcoming(read, base);
+  const { title } = said;
+  const subject = title ? { bare: title, said: title } : subjectOf(message.subject);
+  return {
+    kind: isTask ? 'task' : 'event',
+    title: titleIn(sentence, { besides: read.title, subject, isTask }),
+    place: placed(said['place'] ?? placeIn(sentence, people)),
+    link: linkIn(said['link'] ?? said['place'] ?? '') || linkIn(passage),
+    people,
+    start,
+    end,
+    wholeDay: read.wholeDay,
+    zone: read.wholeDay ? null : read.zone,
+    doubts: doubtsOf(found, message, reader.zone),
+    source: sentence,
+  };
+}
+
+/** A time without a day is the next such time after it was written. */
+function upcoming(read: ReadJot, { written }: Base): Pick<ReadJot, 'start' | 'end'> {
+  const day = dayOfWall(written);
+  const on = day * DAY + (read.start - dayOfWall(read.start) * DAY);
+  const start = on > written ? on : on + DAY;
+  return { start, end: start + (read.end - read.start) };
+}
+
+/** Whether two say the same time, maybe by two clocks. */
+const isSame = (a: Candidate, b: Candidate, home: string) =>
+  a.kind === b.kind &&
+  a.wholeDay === b.wholeDay &&
+  (a.wholeDay ? a.start === b.start : instantsOf(a, home).start === instantsOf(b, home).start);
+
+/** Each once; a day alone gives way to the same day with a time. */
+function each(candidates: readonly Candidate[], home: string): Candidate[] {
+  const timed = new Set(
+    candidates.flatMap((one) =>
+      one.kind === 'event' && !one.wholeDay ? [dayOfWall(one.start)] : [],
+    ),
+  );
+  return candidates.filter(
+    (one, i) =>
+      candidates.findIndex((other) => isSame(one, other, home)) === i &&
+      !(
+        one.kind === 'event' &&
+        one.wholeDay &&
+        one.end - one.start === DAY &&
+        one.doubts.includes(NO_TIME) &&
+        timed.has(dayOfWall(one.start))
+      ),
+  );
+}
+
+/** The base of each passage: when it was written, as far as that is known. */
+function basesOf(passages: readonly Passage[], message: Message, reader: Reader): Base[] {
+  const now = wallFromInstant(reader.now, reader.zone);
+  const sent = message.sent === null ? null : wallFromInstant(message.sent, reader.zone);
+  let latest = sent ?? now;
+  return passages.map(({ written, isQuoted }, i) => {
+    const known = writtenAt(written, reader, latest);
+    if (known !== null) latest = known;
+    const isFirst = i === 0 && !written;
+    return {
+      written: known ?? latest,
+      isKnown: known !== null || ((isFirst || !isQuoted) && sent !== null),
+      isQuoted,
+    };
+  });
+}
+
+/** What a passage asks for: its lines with names first, then its sentences. */
+function candidatesIn(
+  passage: Passage,
+  base: Base,
+  { message, reader, remarks }: { message: Message; reader: Reader; remarks: string[] },
+): Found[] {
+  const { said, rest } = labelled(passage.text);
+  const when = labelledWhen(said);
+  const byLabel = when ? foundIn(when, base, contextAt(reader, base.written), remarks) : [];
+  const bySentence = foundIn(
+    when ? rest : passage.text,
+    base,
+    contextAt(reader, base.written),
+    remarks,
+  );
+  const found = byLabel.length
+    ? [...byLabel.slice(0, 1), ...bySentence.filter(({ isTask }) => isTask)]
+    : bySentence;
+  const hasEvent = found.some(({ isTask }) => !isTask);
+  const isTimeOpen = found.some(
+    ({ isTask, clause }) => !isTask && clause.read.saysTime && !clause.read.saysDay,
+  );
+  if (base.isQuoted || (hasEvent && !isTimeOpen)) return found;
+  return withSubject(found, subjectOf(message.subject).said, base, reader);
+}
+
+/** What the subject says of when, where the text leaves it open. */
+function withSubject(found: Found[], subject: string, base: Base, reader: Reader): Found[] {
+  const [of] = foundIn(subject, base, contextAt(reader, base.written), []);
+  if (!of) return found;
+  const { saysDay, saysTime } = of.clause.read;
+  const events = found.filter(({ isTask }) => !isTask);
+  if (!events.length) return saysDay && (saysTime || !found.length) ? [of, ...found] : found;
+  return found.map((one) =>
+    !one.isTask && saysDay && one.clause.read.saysTime && !one.clause.read.saysDay
+      ? joined(of, one)
+      : one,
+  );
+}
+
+/**
+ * Reads a message: what it asks to be put into the calendar, with what is not sure of it. Days count
+ * from when it was written; what it only answers counts where the answer agrees to it.
+ */
+export function readMessage(message: Message, reader: Reader): ReadMessage {
+  const passages = passagesOf(message.text);
+  const bases = basesOf(passages, message, reader);
+  const remarks: string[] = [];
+  const setting = { message, reader, remarks };
+  const own = passages.flatMap((passage, i) =>
+    passage.isQuoted
+      ? []
+      : candidatesIn(passage, bases[i]!, setting).map((found) => ({ found, passage })),
+  );
+  const fresh = passages.filter(({ isQuoted }) => !isQuoted).map(({ text }) => text);
+  const quoted = passages.findIndex(({ isQuoted }) => isQuoted);
+  const hasOpenTime = own.some(({ found }) => !found.clause.read.saysDay);
+  const isAgreed = fresh.some((text) => AGREES.test(text) && !CALLED_OFF.test(text));
+  let all = own;
+  if (quoted >= 0 && (hasOpenTime || (!own.some(({ found }) => !found.isTask) && isAgreed))) {
+    const passage = passages[quoted]!;
+    const asked = candidatesIn(passage, bases[quoted]!, { ...setting, remarks: [] });
+    const events = asked.filter(({ isTask }) => !isTask);
+    const [first] = events;
+    all = hasOpenTime
+      ? own.map(({ found, passage: of }) => ({
+          passage: of,
+          found:
+            first && !found.clause.read.saysDay
+              ? { ...joined(first, found), base: bases[quoted]! }
+              : found,
+        }))
+      : [...events.map((found) => ({ found, passage })), ...own];
+  }
+  const candidates = all.map(({ found, passage }) =>
+    candidateOf(found, message, reader, passage.text),
+  );
+  return { candidates: each(candidates, reader.zone), remarks, notes: fresh.join('\n\n') };
+}
+
+/** The instants (epoch ms) of a candidate, where it is timed. */
+export const instantsOf = ({ start, end, zone }: Candidate, home: string) => ({
+  start: instantFromWall(start, zone ?? home),
+  end: instantFromWall(end, zone ?? home),
+});
