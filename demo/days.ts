@@ -10,7 +10,7 @@ const TIDES = 45;
 /** From one high water to the next, in minutes. */
 const BETWEEN_TIDES = 745;
 
-const SKIES = ['Bright', 'Rain', 'Fog', 'Clouds', 'Showers', 'Wind', 'Frost'] as const;
+const SKIES = ['bright', 'rain', 'fog', 'clouds', 'showers', 'wind', 'frost'] as const;
 
 /** A number from 0 to below 1 that is always the same for the same day and reason. */
 function dice(day: number, reason: number): number {
@@ -32,7 +32,7 @@ function weather(day: number, today: number, isChanged: boolean): CalendarEvent 
       id: `weather-${day}`,
       uid: `weather-${day}@saltmarsh-days.example`,
       calendarId: 'days',
-      title: `${sky}, ${warmth}°`,
+      title: `${warmth}° ${sky}`,
       notes:
         ahead === 0
           ? 'As measured on the quay.'

@@ -69,6 +69,9 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   sweep: onKinds('event', 'calendar', 'settings'),
   series: onKinds('event', 'calendar'),
   removed: onKinds('event', 'calendar'),
+  askingTasks: onKinds('task', 'event'),
+  removedTasks: onKinds('task', 'calendar'),
+  taskPreview: onKinds('task', 'calendar', 'category'),
   removedCalendars: onKinds('event', 'calendar'),
   found: onKinds('event', 'calendar'),
   merge: onKinds('event', 'calendar', 'task'),
@@ -81,7 +84,7 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   effort: onKinds('task', 'event', 'calendar', 'settings'),
   placing: onKinds('task', 'event', 'calendar', 'settings'),
   unsent: onKinds('reminding'),
-  reminders: onKinds('event', 'calendar', 'reminding', 'settings'),
+  reminders: onKinds('event', 'task', 'calendar', 'reminding', 'settings'),
 };
 
 type MayAsk = { filter?: Partial<Filter>; checks?: Filter['checks'] } | null | undefined;

@@ -16,6 +16,7 @@ import { useMessages } from './messages';
 import type { Notice, NoticePress } from './notices';
 import { closeNotices, NOTICE_AGAIN, onNoticePress, showNotices } from './notices';
 import { useNow } from './now';
+import { openTask } from './openedTask';
 import type { Preferences } from './preferences';
 
 const NONE: Reminded = { shown: [], fresh: [], held: 0, quiet: null, toSend: 0 };
@@ -122,8 +123,11 @@ export function useReminders(preferences: Preferences) {
   }
   const done = (ids: readonly string[]) => guarded(engine?.reminders.done(ids));
   const again = (id: string, at: EpochMs) => guarded(engine?.reminders.again(id, at));
-  const open = (occurrenceId: string) =>
-    askSheet({ kind: 'event', id: occurrenceId, uncovers: true });
+  const open = (occurrenceId: string) => {
+    const task = shown.find(({ taskId }) => taskId === occurrenceId);
+    if (task) openTask(occurrenceId);
+    else askSheet({ kind: 'event', id: occurrenceId, uncovers: true });
+  };
 
   const pressed = useRef<(press: NoticePress) => void>(() => undefined);
   useEffect(() => {

@@ -1,9 +1,11 @@
 import { useMemo } from 'react';
+import type { BulkStep } from '@/core/model/bulkSteps';
 import type { Filter } from '@/core/model/filter';
 import type { EventQuery } from '@/core/query/eventQuery';
 import { EVERYTHING } from '@/core/query/eventQuery';
 import type { DayNumber } from '@/core/time/units';
 import type { PlacingRequest } from '@/engine/tasks/tasks';
+import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
 import { useNow } from './now';
 import { usePreferences } from './preferences';
@@ -51,6 +53,34 @@ export function useEffort(filter: Filter) {
   return useEngineQuery(['effort', filter, clock, now], (engine) =>
     engine.tasks.effort(query, { now, clock }),
   );
+}
+
+/** What would become of many tasks; the error says why it can't be done at all. */
+export function useTaskPreview(ids: readonly string[], steps: readonly BulkStep[]) {
+  const { wording, clock, zone: home } = usePreferences();
+  return useEngineQuery(
+    ['taskPreview', ids, steps, clock],
+    (engine) =>
+      engine.tasks.preview({ ids, steps, clock }, { now: Date.now(), wording, clock, home }),
+    { enabled: steps.length > 0 },
+  );
+}
+
+/** Tasks of which it is to be asked how they stand. */
+export function useAskingTasks() {
+  const { clock } = usePreferences();
+  const { status } = useEngine();
+  const now = useNow();
+  return useEngineQuery(
+    ['askingTasks', clock, now],
+    (engine) => engine.tasks.asking({ now, clock }),
+    { enabled: status.ready },
+  );
+}
+
+/** Removed tasks, the last first. */
+export function useRemovedTasks() {
+  return useEngineQuery(['removedTasks'], (engine) => engine.tasks.removed());
 }
 
 /** Time that could be given to tasks. */

@@ -2,8 +2,10 @@ import { EventIndex } from '@/core/agenda/eventIndex';
 import type { Extent } from '@/core/agenda/extent';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
+import type { Task } from '@/core/model/task';
 import type { TypedRecord } from '@/core/model/records';
 import { keyOf, writeRecord } from '@/core/model/records';
+import { remindingEvent } from '@/core/tasks/asEvent';
 import { remindsOtherwise } from '@/core/reminders/following';
 import { Schedule } from '@/core/reminders/schedule';
 import type { Announcement } from './announcement';
@@ -120,6 +122,7 @@ export class Engine {
     const repository = new Repository(store, surroundings, (key, type, record) => {
       const id = key.slice(key.indexOf('/') + 1);
       if (type === 'calendar') this.followCalendar(id, record as Calendar | null);
+      if (type === 'task') this.remindOf(id, record as Task | null);
       if (type !== 'event') this.announcer.note(type, id);
       else this.announcer.note(type, id, this.place(id, record as CalendarEvent | null));
     });
@@ -175,6 +178,13 @@ export class Engine {
     const touched = this.index.put(event);
     this.schedule.put(event);
     return touched;
+  }
+
+  /** Puts a task where its reminders are looked for, or takes it away. */
+  private remindOf(id: string, task: Task | null): void {
+    const event = task && remindingEvent(task);
+    if (event) this.schedule.put(event);
+    else this.schedule.remove(id);
   }
 
   /** Events that have the reminders of their calendar are due otherwise once it has others. */

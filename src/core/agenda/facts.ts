@@ -17,15 +17,18 @@ const OTHER = 'lightbulb-outline';
 export const factIcon = ({ icon, title }: Pick<Occurrence, 'icon' | 'title'>): string =>
   icon ?? ICONS.find(([words]) => words.test(title))?.[1] ?? OTHER;
 
-/** A fact in a few words: "Rain, 8°", or with its time, "04:12 High water". */
+/** A fact in a few words: "8° rain", or with its time, "04:12 High water". */
 export const sayFact = (
   { title, start, wholeDay }: Pick<Occurrence, 'title' | 'start' | 'wholeDay'>,
   { hourCycle }: Pick<Wording, 'hourCycle'>,
 ): string => (wholeDay ? title : `${sayMinute(minuteOfDay(start), hourCycle)} ${title}`);
 
-/** Facts in the order in which they are told: of the whole day first, then by time. */
+/** Facts in the order in which they are told: of the whole day first, short ones before long, then by time. */
 export const inFactOrder = (facts: readonly Occurrence[]): Occurrence[] =>
   facts.toSorted(
     (a, b) =>
-      Number(b.wholeDay) - Number(a.wholeDay) || a.start - b.start || (a.title < b.title ? -1 : 1),
+      Number(b.wholeDay) - Number(a.wholeDay) ||
+      a.start - b.start ||
+      a.title.length - b.title.length ||
+      (a.title < b.title ? -1 : 1),
   );

@@ -3,6 +3,7 @@ import { newEvent } from '../model/event';
 import type { EventTime } from '../model/common';
 import { dayOf } from '../model/common';
 import type { Task } from '../model/task';
+import { isOpen } from '../model/task';
 import { formatDate } from '../time/civil';
 
 /** When a task lies for what counts by a time: when it is due, or else when it can be begun. */
@@ -37,4 +38,15 @@ export function taskAsEvent(task: Task, otherwise: EventTime): CalendarEvent {
     },
     task.created,
   );
+}
+
+/**
+ * A task as what its reminders go by; null where there is nothing to be reminded of any more. One that
+ * repeats is due once: ticking it makes the next.
+ */
+export function remindingEvent(task: Task): CalendarEvent | null {
+  const anchor = anchorOf(task);
+  if (!anchor || !isOpen(task) || task.removedAt !== undefined) return null;
+  const { rule: _rule, ...event } = taskAsEvent(task, anchor);
+  return event;
 }

@@ -8,8 +8,9 @@ import { anchorOf, taskAsEvent } from './asEvent';
 import { shiftedBy } from './shift';
 
 /** Steps that can be done to tasks: what they have no field for is left out. */
-const FOR_TASKS: ReadonlySet<StepKind> = new Set<StepKind>([
+export const FOR_TASKS: ReadonlySet<StepKind> = new Set<StepKind>([
   'shiftDays',
+  'toDay',
   'calendar',
   'categories',
   'importance',

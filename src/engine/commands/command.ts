@@ -29,7 +29,16 @@ import { keepRule, removeRule } from './rules';
 import { editSeriesDates, removeSeriesDates, restoreSeriesDate } from './series';
 import { setSettings } from './settings';
 import { sweepSeries } from './sweep';
-import { changeTasks, keepTask, moveTasks, placeBlocks, removeTasks, tickTasks } from './tasks';
+import {
+  bringBackTasks,
+  changeTasks,
+  keepTask,
+  moveTasks,
+  placeBlocks,
+  removeTasks,
+  sayTaskStands,
+  tickTasks,
+} from './tasks';
 import { archiveEvents, joinInto, leaveFindings, mendFindings, showLeft } from './tidy';
 
 /** Everything that a person can have done to records, by what it is called. */
@@ -78,6 +87,8 @@ const PLANNERS = {
   removeTasks,
   changeTasks,
   placeBlocks,
+  sayTaskStands,
+  bringBackTasks,
   writePage,
   carryPoints,
 };

@@ -162,13 +162,16 @@ export class Commands {
     return { done: done.map(entry), undone: undone.map(entry) };
   }
 
-  /** Clears removed events and calendars away for good. `now` is epoch ms. */
+  /** Clears removed events, tasks and calendars away for good. `now` is epoch ms. */
   clearRemoved(now: EpochMs): Promise<void> {
     const { repository, attachments, changed } = this.parts;
     return this.inTurn(async () => {
       const events = repository.all('event').filter(({ removedAt }) => removedAt !== undefined);
       await repository.purge([
         ...events.map(({ id }) => keyOf('event', id)),
+        ...repository
+          .all('task')
+          .flatMap(({ id, removedAt }) => (removedAt === undefined ? [] : [keyOf('task', id)])),
         ...removedCalendars(repository).map(({ calendar }) => keyOf('calendar', calendar.id)),
       ]);
       await attachments.clearUnused(now);

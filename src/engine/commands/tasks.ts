@@ -11,7 +11,7 @@ import { movedToDay } from '@/core/tasks/shift';
 import type { TaskEdit } from '@/core/tasks/tick';
 import { ticked, unticked } from '@/core/tasks/tick';
 import { dayOfWall, formatDate, formatLocal, minuteOfDay } from '@/core/time/civil';
-import type { DayNumber, WallMs } from '@/core/time/units';
+import type { DayNumber, EpochMs, WallMs } from '@/core/time/units';
 import { count, SHORT_DAY, sayDay, sayMinute } from '@/core/time/words';
 import { zoneOnDay } from '@/core/time/sheetClock';
 import { wallFromInstant } from '@/core/time/zones';
@@ -99,23 +99,71 @@ export const removeTasks: Planner<{ ids: readonly string[] }> = ({ records, now 
   };
 };
 
-/** Does several things to many tasks, in order of when they are due. @throws RangeError for a pattern that can't be used. */
-export const changeTasks: Planner<{
+/** Several things that are to be done to many tasks. `clock` is the person's. */
+export interface TaskChangeRequest {
   ids: readonly string[];
   steps: readonly BulkStep[];
   clock: string;
-}> = ({ records, now }, { ids, steps, clock }) => {
+}
+
+/**
+ * What becomes of many tasks by several steps, in order of when they are due.
+ * @throws RangeError for a pattern that can't be used.
+ */
+export function changedTasks(
+  records: Records,
+  { ids, steps, clock }: TaskChangeRequest,
+  now: EpochMs,
+): { before: Task; after: Task; isChanged: boolean }[] {
   const today: EventTime = {
     kind: 'date',
     date: formatDate(dayOfWall(wallFromInstant(now, clock))),
   };
-  const edits = inTaskOrder(tasksOf(records, ids), 'due', clock).flatMap((before, nth) => {
+  return inTaskOrder(tasksOf(records, ids), 'due', clock).map((before, nth) => {
     const fields = taskAfter(before, steps, { nth, clock, today });
-    const isSame = JSON.stringify({ ...before, ...fields }) === JSON.stringify(before);
-    return isSame ? [] : [taskEdit({ before, after: revisedTask(before, fields, now) })];
+    const isChanged = JSON.stringify({ ...before, ...fields }) !== JSON.stringify(before);
+    return { before, after: isChanged ? revisedTask(before, fields, now) : before, isChanged };
   });
-  if (!edits.length) return null;
-  return { label: `Changed ${count(edits.length, 'task')}`, edits };
+}
+
+/** Does several things to many tasks. @throws RangeError for a pattern that can't be used. */
+export const changeTasks: Planner<TaskChangeRequest> = ({ records, now }, request) => {
+  const changed = changedTasks(records, request, now).filter(({ isChanged }) => isChanged);
+  if (!changed.length) return null;
+  return { label: `Changed ${count(changed.length, 'task')}`, edits: changed.map(taskEdit) };
+};
+
+/** Notes how a task stands after a block of time for it, in percent: it is not asked again until the next one. */
+export const sayTaskStands: Planner<{ id: string; percent: number }> = (
+  { records, now },
+  { id, percent },
+) => {
+  const before = taskOf(records, id);
+  const fields: Partial<Task> = {
+    stoodAt: now,
+    percent,
+    status: percent > 0 ? 'started' : before.status,
+  };
+  return {
+    label: `${quotedTitle(before)} stands at ${percent} %`,
+    edits: [taskEdit({ before, after: revisedTask(before, fields, now) })],
+  };
+};
+
+/** Takes tasks back from Removed. */
+export const bringBackTasks: Planner<{ ids: readonly string[] }> = ({ records, now }, { ids }) => {
+  const tasks = ids.flatMap((id) => {
+    const task = records.get('task', id);
+    return task?.removedAt === undefined ? [] : [task];
+  });
+  if (!tasks.length) return null;
+  return {
+    label: `Brought back ${named(tasks)}`,
+    edits: tasks.map((before) => {
+      const { removedAt: _gone, ...kept } = before;
+      return taskEdit({ before, after: revisedTask(kept, {}, now) });
+    }),
+  };
 };
 
 /** A stretch of time for a task, wall ms on a clock. */

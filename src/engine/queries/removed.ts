@@ -1,5 +1,6 @@
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
+import type { Task } from '@/core/model/task';
 import { removedWith } from '../commands/calendarContents';
 import type { Records } from '../commands/plan';
 
@@ -21,13 +22,20 @@ export function removedCalendars(records: Records): RemovedCalendar[] {
     .sort((a, b) => b.calendar.removedAt! - a.calendar.removedAt!);
 }
 
-/** Removed events, the last first, without those that wait with their calendar. */
-export function removedEvents(records: Records): CalendarEvent[] {
+/** Whether something was removed by itself, and does not wait with its calendar. */
+function isRemovedAlone(records: Records) {
   const gone = new Map(records.all('calendar').map(({ id, removedAt }) => [id, removedAt]));
-  return records
-    .all('event')
-    .filter(({ removedAt, calendarId }) => {
-      return removedAt !== undefined && removedAt !== gone.get(calendarId);
-    })
-    .sort((a, b) => b.removedAt! - a.removedAt!);
+  return ({ removedAt, calendarId }: { removedAt?: number; calendarId?: string }) =>
+    removedAt !== undefined && (calendarId === undefined || removedAt !== gone.get(calendarId));
 }
+
+const lastFirst = (a: { removedAt?: number }, b: { removedAt?: number }) =>
+  b.removedAt! - a.removedAt!;
+
+/** Removed events, the last first, without those that wait with their calendar. */
+export const removedEvents = (records: Records): CalendarEvent[] =>
+  records.all('event').filter(isRemovedAlone(records)).sort(lastFirst);
+
+/** Removed tasks, the last first, without those that wait with their calendar. */
+export const removedTasks = (records: Records): Task[] =>
+  records.all('task').filter(isRemovedAlone(records)).sort(lastFirst);

@@ -28,6 +28,8 @@ import {
 } from '@/core/reminders/telling';
 import type { ReminderWording } from '@/core/reminders/words';
 import { isOpen } from '@/core/model/task';
+import { remindingEvent } from '@/core/tasks/asEvent';
+import { taskAsOccurrence } from '@/core/tasks/asOccurrence';
 import { dayOn } from '@/core/tasks/due';
 import { dayOfWall, formatDate, minuteOfDay } from '@/core/time/civil';
 import type { DayNumber, EpochMs } from '@/core/time/units';
@@ -47,6 +49,8 @@ export interface ShownReminder {
   isMissed: boolean;
   occurrence: Occurrence;
   link: string;
+  /** The task that it reminds of; null for an event. */
+  taskId: string | null;
 }
 
 /** What is to be reminded of at a moment. */
@@ -70,6 +74,14 @@ interface Parts {
   isReady(): boolean;
   /** Told once records are different. */
   changed(): void;
+}
+
+/** What a reminder is of, as it stands. */
+interface Told {
+  /** As it has the reminders; a task as an event. */
+  event: CalendarEvent;
+  occurrence: Occurrence;
+  taskId: string | null;
 }
 
 /** When the next one is due, as it was worked out from how things stood. */
@@ -202,7 +214,8 @@ export class Reminders {
   }
 
   private calendarIds(): Set<string> {
-    return askedCalendars(this.parts.repository, EVERYTHING);
+    // Tasks may lie on no calendar.
+    return askedCalendars(this.parts.repository, EVERYTHING).add('');
   }
 
   /** Whether nothing can have come due since things were looked at last. */
@@ -239,9 +252,11 @@ export class Reminders {
 
   private isHeldBy(quiet: Quiet, id: string): boolean {
     const { eventId, dateKey } = partsOfId(occurrenceIdOf(id));
-    const event = this.parts.repository.get('event', eventId);
-    if (!event || quiet.eventId === eventId) return false;
-    return importanceOf(dateAsEvent(event, dateKey).importance) !== 'high';
+    const { repository } = this.parts;
+    const event = repository.get('event', eventId);
+    const of = event ? dateAsEvent(event, dateKey) : repository.get('task', eventId);
+    if (!of || quiet.eventId === eventId) return false;
+    return importanceOf(of.importance) !== 'high';
   }
 
   private message(due: DueReminder, now: EpochMs, wording: ReminderWording): Message | null {
@@ -300,13 +315,21 @@ export class Reminders {
   }
 
   /** The event and the date that a reminder's id names; null when they are not there any more. */
-  private found(id: string, zone: string): { event: CalendarEvent; occurrence: Occurrence } | null {
+  private found(id: string, zone: string): Told | null {
     const { repository, index } = this.parts;
     const { eventId, dateKey } = partsOfId(occurrenceIdOf(id));
     const event = repository.get('event', eventId);
-    if (!event || event.removedAt !== undefined) return null;
+    if (!event) return this.foundTask(eventId, zone);
+    if (event.removedAt !== undefined) return null;
     const occurrence = locate(index, event, dateKey, zone);
-    return occurrence && { event, occurrence };
+    return occurrence && { event, occurrence, taskId: null };
+  }
+
+  private foundTask(id: string, zone: string): Told | null {
+    const task = this.parts.repository.get('task', id);
+    const event = task && remindingEvent(task);
+    const occurrence = task && taskAsOccurrence(task, zone);
+    return event && occurrence ? { event, occurrence, taskId: id } : null;
   }
 
   /** What was removed, or moved so that it is due later, is not shown any more. */
@@ -316,13 +339,13 @@ export class Reminders {
     return shownAt(standing, now).flatMap(({ id, at, isMissed }): ShownReminder[] => {
       const found = this.found(id, zone);
       if (!found) return [];
-      const { event, occurrence } = found;
+      const { event, occurrence, taskId } = found;
       const calendar = this.parts.repository.get('calendar', event.calendarId);
       const reminders = remindersOfDate(event, occurrence.dateKey, calendar);
       const all = [...remindersDue(reminders, occurrence, zone), ...fixedDue(event)];
       const own = all.find((reminder) => reminder.id === id);
       if (!own || own.at > now) return [];
-      return [{ id, at, isMissed, occurrence, link: event.link }];
+      return [{ id, at, isMissed, occurrence, link: event.link, taskId }];
     });
   }
 

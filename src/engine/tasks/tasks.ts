@@ -16,12 +16,17 @@ import { effort, openMinutes } from '@/core/tasks/effort';
 import { taskTest } from '@/core/tasks/filterTasks';
 import { dayOn } from '@/core/tasks/due';
 import type { Block, PlacedTask, Unplaced } from '@/core/tasks/placing';
+import { asksHowItStands } from '@/core/tasks/standing';
 import { placeTasks } from '@/core/tasks/placing';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
 import type { DayNumber, EpochMs } from '@/core/time/units';
 import { instantOf, wallFromInstant } from '@/core/time/zones';
+import type { BulkPreview, PreviewManner } from '../bulk/bulk';
+import type { TaskChangeRequest } from '../commands/tasks';
 import type { Asked } from '../queries/asked';
 import { askedCalendars } from '../queries/asked';
+import { removedTasks } from '../queries/removed';
+import { taskPreview } from './preview';
 
 /** From where it is looked. */
 export interface TaskLooking {
@@ -39,6 +44,8 @@ export interface TaskRow {
   /** Its blocks of time on the sheet, the earliest first, and their minutes that are still to come. */
   blocks: { id: string; start: CalendarEvent['start']; end: CalendarEvent['end'] }[];
   blockedAhead: number;
+  /** Whether time for it is over, and nobody said since how it stands. */
+  asks: boolean;
 }
 
 /** How time is to be found for tasks. */
@@ -106,6 +113,7 @@ export class Tasks {
       eventTitle: event?.title ?? null,
       blocks: blocks.map(({ id, start, end }) => ({ id, start, end })),
       blockedAhead: this.minutesAhead(blocks, now, clock),
+      asks: asksHowItStands(task, blocks, now, clock),
     };
   }
 
@@ -113,6 +121,15 @@ export class Tasks {
   row(id: string, looking: TaskLooking): TaskRow | null {
     const task = this.task(id);
     return task && this.rowOf(task, this.blocksByTask().get(id) ?? [], looking);
+  }
+
+  /** Tasks of which it is to be asked how they stand, since time for them is over. */
+  asking(looking: TaskLooking): TaskRow[] {
+    const rows = [...this.blocksByTask()].flatMap(([id, blocks]) => {
+      const task = this.task(id);
+      return task ? [this.rowOf(task, blocks, looking)] : [];
+    });
+    return rows.filter(({ asks }) => asks);
   }
 
   /** Tasks that belong to an event, at one of its dates where it is a series. */
@@ -135,6 +152,16 @@ export class Tasks {
       const day = due && dayOn(due, clock);
       return day !== null && day >= from && day < to;
     });
+  }
+
+  /** What several edits of many tasks would come to. @throws RangeError for a pattern that can't be used. */
+  preview(request: TaskChangeRequest, manner: PreviewManner): BulkPreview {
+    return taskPreview(this.asked.records, request, manner);
+  }
+
+  /** Removed tasks, the last removed first, without those that wait with their calendar. */
+  removed(): Task[] {
+    return removedTasks(this.asked.records);
   }
 
   /** One task, as it is; null when it is not there any more. */

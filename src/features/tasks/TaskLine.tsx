@@ -9,12 +9,14 @@ import { useDo } from '@/data/commands';
 import { useNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars, useCategories } from '@/data/queries';
+import { useHasSheetTarget } from '@/data/sheetTarget';
 import { CategoryDot } from '@/ui/CategoryDot';
 import { Check } from '@/ui/Check';
 import { Icon } from '@/ui/icons/Icon';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
+import { TaskHandle } from './TaskHandle';
 import { useTaskWording } from './useTaskWording';
 
 interface Props {
@@ -31,6 +33,7 @@ export function TaskLine({ task, more, isTight = false, onOpen }: Props) {
   const palette = usePalette();
   const { clock } = usePreferences();
   const act = useDo();
+  const hasSheet = useHasSheetTarget();
   const wording = useTaskWording();
   const calendars = useCalendars();
   const categories = useCategories();
@@ -46,6 +49,7 @@ export function TaskLine({ task, more, isTight = false, onOpen }: Props) {
       aria-label={title}
       style={[styles.line, isTight && styles.tight, { borderColor: palette.hairline }]}
     >
+      {hasSheet && !isDone && !isTight && <TaskHandle task={task} />}
       <Check
         label={`Done: ${title}`}
         isLabelHidden

@@ -97,7 +97,7 @@ export function FollowDialog({
             <Button onPress={() => input.current?.click()}>From a file</Button>
             <Button
               mode="contained"
-              disabled={address.trim() === '' || step.kind === 'looking'}
+              disabled={!engine || address.trim() === '' || step.kind === 'looking'}
               onPress={() => void look(address.trim())}
             >
               Look

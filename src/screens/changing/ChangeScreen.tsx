@@ -17,6 +17,9 @@ import { useCalendars, useCategories } from '@/data/queries';
 import { selection, useSelection } from '@/data/selection';
 import { useStepsToTry } from '@/data/stepsToTry';
 import type { BulkPreview } from '@/engine/bulk/bulk';
+import { isReady } from '@/features/steps/newStep';
+import { PreviewCard } from '@/features/steps/PreviewCard';
+import { StepsCard } from '@/features/steps/StepsCard';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Card } from '@/ui/Card';
 import { Check } from '@/ui/Check';
@@ -24,11 +27,8 @@ import { Choice } from '@/ui/Choice';
 import { Columns } from '@/ui/Columns';
 import { NumberField } from '@/ui/NumberField';
 import { Page } from '@/ui/Page';
-import { isReady } from './newStep';
-import { PreviewCard } from './PreviewCard';
 import type { Scopes } from './ScopesCard';
 import { ScopesCard } from './ScopesCard';
-import { StepsCard } from './StepsCard';
 
 type Way = 'change' | BulkDeed['kind'];
 

@@ -11,6 +11,7 @@ import { ScopePanel } from '@/features/event/ScopePanel';
 import { ZonesPanel } from '@/features/zones/ZonesPanel';
 import { AddCard } from './panels/AddCard';
 import { LoadPanel } from './panels/LoadPanel';
+import { TasksPanel } from './panels/TasksPanel';
 import { WorkdayPanel } from './panels/WorkdayPanel';
 import { DayPanel } from './panels/DayPanel';
 import { Details } from './panels/Details';
@@ -191,6 +192,8 @@ export function PlanPanel({ panel }: { panel: Panel }) {
       );
     case 'load':
       return <LoadPanel {...load} onClose={close} />;
+    case 'tasks':
+      return <TasksPanel onClose={close} />;
     case 'zones':
       return (
         <ZonesPanel

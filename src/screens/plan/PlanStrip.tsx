@@ -57,12 +57,22 @@ export function PlanStrip() {
         booked={content.booked}
         onLoad={() => dispatch({ do: 'open', panel: { kind: 'load' } })}
       />
+      <Button
+        mode="outlined"
+        compact
+        icon="checkbox-marked-outline"
+        style={styles.tasks}
+        onPress={() => dispatch({ do: 'open', panel: { kind: 'tasks' } })}
+      >
+        To do
+      </Button>
     </ScrollView>
   );
 }
 
 const styles = StyleSheet.create({
   view: { flexDirection: 'row', flexShrink: 0 },
+  tasks: { height: 40, borderRadius: 9 },
   hours: { height: 40, marginLeft: 6, borderRadius: 9 },
   strip: { flexGrow: 0, flexShrink: 0 },
   parts: { gap: 6, paddingHorizontal: 14, paddingBottom: 8 },

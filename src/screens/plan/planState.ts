@@ -31,6 +31,7 @@ export type Panel =
   | { kind: 'day'; day: DayNumber }
   | { kind: 'workday'; day: DayNumber }
   | { kind: 'load' }
+  | { kind: 'tasks' }
   | { kind: 'new'; draft: CalendarEvent }
   | { kind: 'copy'; occurrence: Occurrence }
   /** `isDay`: a day's head was pressed. */

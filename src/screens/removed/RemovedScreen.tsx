@@ -5,6 +5,8 @@ import { sayClock } from '@/core/editing/bothTimes';
 import { wallOnClock } from '@/core/editing/times';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
+import type { Task } from '@/core/model/task';
+import { sayTask } from '@/core/tasks/sayTask';
 import { count, DATED_DAY, saySpan } from '@/core/time/words';
 import { titleOf } from '@/core/model/titleOf';
 import { useDo } from '@/data/commands';
@@ -12,6 +14,8 @@ import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars, useRemoved, useRemovedCalendars } from '@/data/queries';
+import { useRemovedTasks } from '@/data/tasks';
+import { useTaskWording } from '@/features/tasks/useTaskWording';
 import { Card } from '@/ui/Card';
 import { Dialog } from '@/ui/Dialog';
 import { Mark } from '@/ui/Mark';
@@ -54,21 +58,54 @@ function RemovedRow({ event }: { event: CalendarEvent }) {
   );
 }
 
+function RemovedTaskRow({ task }: { task: Task }) {
+  const palette = usePalette();
+  const act = useDo();
+  const wording = useTaskWording();
+  const calendar = useCalendars().find(({ id }) => id === task.calendarId);
+  return (
+    <View role="listitem" style={[styles.row, { borderColor: palette.hairline }]}>
+      {calendar && (
+        <Mark mark={calendar.mark} colour={inkColours(calendar.ink, palette).edge} size={14} />
+      )}
+      <View style={styles.text}>
+        <Text style={styles.title}>{titleOf(task)}</Text>
+        <Text variant="bodySmall" style={{ color: palette.dim }}>
+          {sayTask(task, wording) || 'a task without a day'}
+        </Text>
+      </View>
+      <Button
+        icon="restore"
+        onPress={() => void act({ kind: 'bringBackTasks', ids: [task.id] })}
+        accessibilityLabel={`Bring back ${titleOf(task)}`}
+      >
+        Bring back
+      </Button>
+    </View>
+  );
+}
+
 /** Where removed events wait until they are brought back or cleared. */
 export function RemovedScreen() {
   const { data: removed = [] } = useRemoved();
   const { data: calendars = [] } = useRemovedCalendars();
+  const { data: tasks = [] } = useRemovedTasks();
   const act = useDo();
   const { engine } = useEngine();
   const { say, complain } = useMessages();
   const [isAsking, setAsking] = useState(false);
   const palette = usePalette();
 
+  const what = [
+    ...(removed.length ? [count(removed.length, 'event')] : []),
+    ...(tasks.length ? [count(tasks.length, 'task')] : []),
+  ].join(' and ');
+
   async function clear() {
     setAsking(false);
     try {
       await engine?.commands.clearRemoved(Date.now());
-      say(`Cleared ${count(removed.length, 'event')} for good.`);
+      say(`Cleared ${what} for good.`);
     } catch (error) {
       complain(`They could not be cleared: ${(error as Error).message}`);
     }
@@ -108,31 +145,42 @@ export function RemovedScreen() {
           </View>
         </Card>
       )}
-      {removed.length === 0 && calendars.length === 0 ? (
+      {removed.length + tasks.length + calendars.length === 0 ? (
         <Text>Nothing is here. What you remove waits here until you bring it back.</Text>
-      ) : removed.length === 0 ? null : (
+      ) : removed.length + tasks.length === 0 ? null : (
         <Card>
           <View style={styles.buttons}>
-            <Button
-              mode="outlined"
-              icon="restore"
-              onPress={() =>
-                void act({ kind: 'bringBackEvents', ids: removed.map(({ id }) => id) })
-              }
-            >
-              {removed.length === 1
-                ? 'Bring it back'
-                : `Bring back all ${removed.length.toLocaleString('en')}`}
-            </Button>
+            {removed.length > 0 && (
+              <Button
+                mode="outlined"
+                icon="restore"
+                onPress={() =>
+                  void act({ kind: 'bringBackEvents', ids: removed.map(({ id }) => id) })
+                }
+              >
+                {removed.length === 1
+                  ? 'Bring it back'
+                  : `Bring back all ${removed.length.toLocaleString('en')}`}
+              </Button>
+            )}
             <Button icon="trash-can-outline" onPress={() => setAsking(true)}>
               Clear for good…
             </Button>
           </View>
-          <View role="list" aria-label="Removed events">
-            {removed.slice(0, ROWS).map((event) => (
-              <RemovedRow key={event.id} event={event} />
-            ))}
-          </View>
+          {removed.length > 0 && (
+            <View role="list" aria-label="Removed events">
+              {removed.slice(0, ROWS).map((event) => (
+                <RemovedRow key={event.id} event={event} />
+              ))}
+            </View>
+          )}
+          {tasks.length > 0 && (
+            <View role="list" aria-label="Removed tasks">
+              {tasks.slice(0, ROWS).map((task) => (
+                <RemovedTaskRow key={task.id} task={task} />
+              ))}
+            </View>
+          )}
           {removed.length > ROWS && (
             <Text>… and {(removed.length - ROWS).toLocaleString('en')} more.</Text>
           )}
@@ -140,7 +188,7 @@ export function RemovedScreen() {
       )}
       {isAsking && (
         <Dialog
-          title={`Clear ${count(removed.length, 'event')} for good?`}
+          title={`Clear ${what} for good?`}
           onClose={() => setAsking(false)}
           footer={
             <>

@@ -8,6 +8,7 @@ import { keepForOffline } from '@/data/offline';
 import { useDueFeeds } from '@/data/queries';
 import { useTroubles } from '@/data/useTroubles';
 import { OpenedTask } from '@/features/tasks/OpenedTask';
+import { StandingBar } from '@/features/tasks/StandingBar';
 import { SelectionBar } from '@/features/selecting/SelectionBar';
 import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
@@ -52,6 +53,7 @@ export function Shell({ children }: { children: ReactNode }) {
       <View role="main" nativeID="main" tabIndex={-1} style={styles.main}>
         <Notices />
         <ReminderBar />
+        <StandingBar />
         {children}
         <SelectionBar />
         <OpenedTask />

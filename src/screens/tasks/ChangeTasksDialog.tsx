@@ -1,81 +1,49 @@
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, Text } from 'react-native-paper';
+import { Button, HelperText } from 'react-native-paper';
 import type { BulkStep } from '@/core/model/bulkSteps';
-import type { Importance } from '@/core/model/importance';
+import { FOR_TASKS } from '@/core/tasks/bulkTasks';
 import { count } from '@/core/time/words';
 import { useDo } from '@/data/commands';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars, useCategories } from '@/data/queries';
-import { IMPORTANCE_CHOICES } from '@/features/event/choices';
-import { CalendarChoice } from '@/ui/CalendarChoice';
-import { CategoryChips } from '@/ui/CategoryChips';
-import { Choice } from '@/ui/Choice';
+import { useTaskPreview } from '@/data/tasks';
+import { isReady } from '@/features/steps/newStep';
+import { PreviewCard } from '@/features/steps/PreviewCard';
+import { StepsCard } from '@/features/steps/StepsCard';
 import { Dialog } from '@/ui/Dialog';
-import { NumberField } from '@/ui/NumberField';
-import { TextField } from '@/ui/TextField';
 
 interface Props {
   ids: readonly string[];
   onClose(): void;
 }
 
-const AS_IT_IS = 'asItIs';
-const IMPORTANCES = [{ value: AS_IT_IS, label: 'As it is' } as const, ...IMPORTANCE_CHOICES];
-
-/** What is to be done to each of many tasks. */
-interface Wanted {
-  days: number;
-  importance: Importance | typeof AS_IT_IS;
-  calendarId: string | null;
-  categoryIds: string[];
-  find: string;
-  instead: string;
-}
-
-const NOTHING: Wanted = {
-  days: 0,
-  importance: AS_IT_IS,
-  calendarId: null,
-  categoryIds: [],
-  find: '',
-  instead: '',
-};
-
-function stepsOf({ days, importance, calendarId, categoryIds, find, instead }: Wanted): BulkStep[] {
-  return [
-    ...(days ? [{ kind: 'shiftDays' as const, days }] : []),
-    ...(importance === AS_IT_IS ? [] : [{ kind: 'importance' as const, importance }]),
-    ...(calendarId === null ? [] : [{ kind: 'calendar' as const, calendarId }]),
-    ...(categoryIds.length
-      ? [{ kind: 'categories' as const, add: categoryIds, remove: [], isReplaced: false }]
-      : []),
-    ...(find
-      ? [
-          {
-            kind: 'replace' as const,
-            fields: ['title' as const, 'notes' as const],
-            find,
-            with: instead,
-            matching: 'any' as const,
-          },
-        ]
-      : []),
-  ];
-}
-
-/** Does several things to all tasks that are listed, as one change. */
+/** Does several things to all tasks that are listed, as one change: first all of it is looked at. */
 export function ChangeTasksDialog({ ids, onClose }: Props) {
-  const { clock } = usePreferences();
+  const preferences = usePreferences();
   const act = useDo();
-  const calendars = useCalendars().filter(({ kind }) => kind === 'own');
+  const calendars = useCalendars();
   const categories = useCategories();
-  const [wanted, setWanted] = useState(NOTHING);
-  const set = (fields: Partial<Wanted>) => setWanted((now) => ({ ...now, ...fields }));
-  const steps = stepsOf(wanted);
+  const [steps, setSteps] = useState<BulkStep[]>([]);
+  const [leftOut, setLeftOut] = useState<ReadonlySet<string>>(new Set());
+  const ready = steps.filter(isReady);
+  const { data: preview, error } = useTaskPreview(ids, useDeferredValue(ready));
+  const meant = ids.filter((id) => !leftOut.has(id));
+  const changed =
+    ready.length && preview && !error
+      ? preview.lines.filter(({ id, isChanged }) => isChanged && !leftOut.has(id)).length +
+        Math.max(0, preview.changed - preview.lines.filter(({ isChanged }) => isChanged).length)
+      : 0;
 
+  function leaveOut(id: string, isOut: boolean) {
+    const next = new Set(leftOut);
+    if (isOut) next.add(id);
+    else next.delete(id);
+    setLeftOut(next);
+  }
   async function keep() {
-    if (await act({ kind: 'changeTasks', ids, steps, clock })) onClose();
+    const { clock } = preferences;
+    if (await act({ kind: 'changeTasks', ids: meant, steps: ready, clock })) onClose();
   }
 
   return (
@@ -83,53 +51,25 @@ export function ChangeTasksDialog({ ids, onClose }: Props) {
       title={`Change ${count(ids.length, 'task')}`}
       onClose={onClose}
       footer={
-        <Button mode="contained" disabled={!steps.length} onPress={() => void keep()}>
-          {`Change ${count(ids.length, 'task')}`}
+        <Button mode="contained" disabled={changed === 0} onPress={() => void keep()}>
+          {changed ? `Change ${count(changed, 'task')}` : 'Change'}
         </Button>
       }
     >
-      <View style={styles.fields}>
-        <NumberField
-          label="Days on, or back"
-          value={wanted.days}
-          min={-366}
-          max={366}
-          unit="days"
-          onChange={(days) => set({ days })}
+      <View style={styles.all}>
+        <StepsCard
+          steps={steps}
+          setting={{ preferences, calendars, categories }}
+          kinds={FOR_TASKS}
+          onSteps={setSteps}
         />
-        <Choice
-          name="Importance"
-          value={wanted.importance}
-          options={IMPORTANCES}
-          onChoose={(importance) => set({ importance })}
-        />
-        <Text variant="bodySmall">To the calendar</Text>
-        <CalendarChoice
-          calendars={calendars}
-          chosenId={wanted.calendarId ?? ''}
-          onChoose={(calendarId) => set({ calendarId })}
-        />
-        {categories.length > 0 && (
-          <>
-            <Text variant="bodySmall">With the categories</Text>
-            <CategoryChips
-              categories={categories}
-              chosen={wanted.categoryIds}
-              onChange={(categoryIds) => set({ categoryIds })}
-            />
-          </>
+        {error && (
+          <HelperText type="error" role="alert" padding="none">
+            {error.message}
+          </HelperText>
         )}
-        <TextField
-          label="Find in titles and notes"
-          value={wanted.find}
-          onChangeText={(find) => set({ find })}
-        />
-        {wanted.find !== '' && (
-          <TextField
-            label="Put instead"
-            value={wanted.instead}
-            onChangeText={(instead) => set({ instead })}
-          />
+        {ready.length > 0 && preview && !error && (
+          <PreviewCard preview={preview} leftOut={leftOut} onLeaveOut={leaveOut} />
         )}
       </View>
     </Dialog>
@@ -137,5 +77,5 @@ export function ChangeTasksDialog({ ids, onClose }: Props) {
 }
 
 const styles = StyleSheet.create({
-  fields: { gap: 10, width: 'min(84vw, 480px)' } as object,
+  all: { gap: 10, width: 'min(84vw, 560px)' } as object,
 });

@@ -16,6 +16,7 @@ import { PartChips } from '@/features/query/PartChips';
 import { useFilterWording } from '@/features/query/useFilterWording';
 import { AddTask } from '@/features/tasks/AddTask';
 import { EffortLine } from '@/features/tasks/EffortLine';
+import { PlaceDialog } from '@/features/tasks/PlaceDialog';
 import { TaskLine } from '@/features/tasks/TaskLine';
 import { useTaskWording } from '@/features/tasks/useTaskWording';
 import { Card } from '@/ui/Card';
@@ -25,7 +26,6 @@ import { Page } from '@/ui/Page';
 import { ToggleChip } from '@/ui/ToggleChip';
 import { useIsWide } from '@/ui/useIsWide';
 import { ChangeTasksDialog } from './ChangeTasksDialog';
-import { PlaceDialog } from './PlaceDialog';
 import type { TasksView } from './useTasksView';
 import { useTasksView } from './useTasksView';
 

@@ -7,7 +7,8 @@ import { at, timed, TODAY } from '@/core/testing/occurrences';
 import { CLIENTS } from '../testing/samples';
 import { themeOf } from '@/ui/theme/theme';
 import { BarView } from './BarView';
-import { neighbour, nudge, stepOf } from '../sheet/useSheetKeys';
+import { nudge, stepOf } from '@/core/layout/nudge';
+import { neighbour } from '../sheet/useSheetKeys';
 
 const occurrence = timed('Osaka call', TODAY, at(9), at(10), {
   id: 'call',

@@ -5,6 +5,7 @@ import type { Span, Spot } from '@/core/layout/drag';
 import { snapDown } from '@/core/layout/drag';
 import type { Calendar } from '@/core/model/calendar';
 import { DAY, MINUTE } from '@/core/time/civil';
+import { putSheetTarget } from '@/data/sheetTarget';
 import type { GhostHandle } from './Ghost';
 import type { SheetGestures } from './sheetGestures';
 import type { Axis } from '@/core/layout/press';
@@ -117,6 +118,26 @@ export function useSheetGestures(
       drop(id, span);
     },
   });
+
+  // What lies beside the sheet can be put on it, too.
+  const latest = useRef({ surface });
+  useEffect(() => {
+    latest.current = { surface };
+  });
+  useEffect(() => {
+    putSheetTarget({
+      axis,
+      slot,
+      spotAt: (x, y) => {
+        const under = document.elementFromPoint(x, y);
+        const isOver = under !== null && element.current?.contains(under);
+        return isOver ? latest.current.surface.spotAt(x, y) : null;
+      },
+      show: (span) => ghost.current?.show(span),
+      hide: () => ghost.current?.hide(),
+    });
+    return () => putSheetTarget(null);
+  }, [axis, slot, element, ghost]);
 
   // A bar that went to another day is drawn anew there; the keyboard stays with it.
   useEffect(() => {

@@ -1,8 +1,8 @@
 import type { RefObject } from 'react';
 import { useEffect, useRef } from 'react';
 import type { Span } from '@/core/layout/drag';
-import { stretchSpan } from '@/core/layout/drag';
-import { DAY, dayOfWall, MINUTE } from '@/core/time/civil';
+import type { KeyStep } from '@/core/layout/nudge';
+import { ARROWS, nudge, stepOf } from '@/core/layout/nudge';
 import type { Axis, DragTarget } from '@/core/layout/press';
 
 export interface KeyCallbacks {
@@ -15,27 +15,6 @@ export interface KeyCallbacks {
   onDrop(id: string, span: Span): void;
   onCancel(): void;
   onRefuse(reason: string): void;
-}
-
-const ARROWS: Record<string, { x: number; y: number }> = {
-  ArrowLeft: { x: -1, y: 0 },
-  ArrowRight: { x: 1, y: 0 },
-  ArrowUp: { x: 0, y: -1 },
-  ArrowDown: { x: 0, y: 1 },
-};
-
-const DAYS_A_WEEK = 7;
-
-/** What an arrow means in time: slots and days to go on. */
-export interface KeyStep {
-  slots: number;
-  days: number;
-}
-
-/** An arrow as a step in time, by where time runs on a form. */
-export function stepOf({ x, y }: { x: number; y: number }, axis: Axis): KeyStep {
-  if (axis === 'across') return { slots: x, days: y };
-  return axis === 'down' ? { slots: y, days: x } : { slots: 0, days: x + y * DAYS_A_WEEK };
 }
 
 /** The bar to go to from one: the next of its day, or the one at the like place of the next day that has any. */
@@ -54,23 +33,6 @@ export function neighbour(
     if (found.length) return found[Math.min(at, found.length - 1)]!;
   }
   return null;
-}
-
-/** A span after one press of an arrow: moved, or with its end stretched. */
-export function nudge(span: Span, step: KeyStep, slot: number, isStretch: boolean): Span {
-  const wholeDays = step.days || step.slots;
-  if (isStretch) {
-    const day = dayOfWall(span.end - 1) + (span.wholeDay ? wholeDays : step.days);
-    const minute = (span.end - dayOfWall(span.end) * DAY) / MINUTE;
-    if (span.wholeDay) return stretchSpan(span, 'end', { day, minute }, slot);
-    const end = Math.max(
-      span.start + slot * MINUTE,
-      span.end + step.slots * slot * MINUTE + step.days * DAY,
-    );
-    return { ...span, end };
-  }
-  const ms = span.wholeDay ? wholeDays * DAY : step.slots * slot * MINUTE + step.days * DAY;
-  return { ...span, start: span.start + ms, end: span.end + ms };
 }
 
 /**

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 import { STEP_NAMES } from '@/core/bulk/sayBulk';
-import type { BulkStep } from '@/core/model/bulkSteps';
+import type { BulkStep, StepKind } from '@/core/model/bulkSteps';
 import { dayOfWall } from '@/core/time/civil';
 import { useWallNow } from '@/data/now';
 import { Card } from '@/ui/Card';
@@ -16,11 +16,20 @@ import { StepEditor } from './StepEditor';
 interface Props {
   steps: readonly BulkStep[];
   setting: StepSetting;
+  /** What can be done; without it, everything. */
+  kinds?: ReadonlySet<StepKind>;
   onSteps(steps: BulkStep[]): void;
 }
 
+/** The groups of steps, with those that are offered. */
+const offeredGroups = (offered: ReadonlySet<StepKind> | undefined) =>
+  STEP_GROUPS.flatMap(({ name, kinds }) => {
+    const own = kinds.filter((kind) => offered?.has(kind) ?? true);
+    return own.length ? [{ name, kinds: own }] : [];
+  });
+
 /** What is to be done to each: one thing after the other. */
-export function StepsCard({ steps, setting, onSteps }: Props) {
+export function StepsCard({ steps, setting, kinds: offered, onSteps }: Props) {
   const palette = usePalette();
   const [isAdding, setAdding] = useState(steps.length === 0);
   const today = dayOfWall(useWallNow(setting.preferences.clock));
@@ -62,7 +71,7 @@ export function StepsCard({ steps, setting, onSteps }: Props) {
       {isAdding && (
         <Dialog title="Change" onClose={() => setAdding(false)}>
           <View style={styles.kinds}>
-            {STEP_GROUPS.map(({ name, kinds }) => (
+            {offeredGroups(offered).map(({ name, kinds }) => (
               <View key={name} role="group" aria-label={name} style={styles.group}>
                 <Text variant="bodySmall" style={{ color: palette.dim }}>
                   {name}
