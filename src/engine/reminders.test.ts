@@ -3,6 +3,7 @@ import type { RemindingSettings } from '@/core/model/others';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import type { TypedRecord } from '@/core/model/records';
 import type { Message } from '@/core/reminders/reminding';
+import { newTask } from '@/core/model/task';
 import { MINUTE } from '@/core/time/civil';
 import { MemoryStore } from './testing/memoryStore';
 import { calendar, done, event, NOW, opened, zoned } from './testing/opened';
@@ -373,4 +374,32 @@ test('nothing is read or written while nothing is due', async () => {
   expect(touched).toBe(0);
   expect((await engine.reminders.check(later(5), LONDON)).fresh).toHaveLength(1);
   expect(touched).toBeGreaterThan(0);
+});
+
+test('a task reminds of itself from when it is due, until it is done', async () => {
+  const order: TypedRecord = {
+    type: 'task',
+    record: newTask(
+      {
+        id: 'order',
+        title: 'Order shellac',
+        due: zoned('2026-11-24T10:40:00'),
+        rule: 'FREQ=WEEKLY',
+        reminders: [{ minutes: -10, from: 'end' }],
+      },
+      1,
+    ),
+  };
+  const engine = await opened([...SEED.slice(0, 1), order]);
+  await engine.reminders.check(later(0), LONDON);
+  expect(engine.reminders.next(later(0), LONDON.clock)).toBe(later(5));
+  const { shown, fresh } = await engine.reminders.check(later(5), LONDON);
+  expect(fresh).toEqual(['order#end-10']);
+  expect(shown).toMatchObject([
+    { taskId: 'order', occurrence: { title: 'Order shellac', endMs: later(15) } },
+  ]);
+  await done(engine, { kind: 'tickTasks', ids: ['order'], isDone: true, clock: LONDON.clock });
+  expect((await engine.reminders.check(later(6), LONDON)).shown).toEqual([]);
+  // The next one of those that repeat is due a week later.
+  expect(engine.reminders.next(later(6), LONDON.clock)).toBe(later(5 + 7 * 24 * 60));
 });

@@ -146,3 +146,81 @@ test('no time is found on days that are not worked at the wanted place', async (
   const placed = engine.tasks.place({ ...request, workplaces: ['moon'] }, LOOKING);
   expect(placed).toEqual({ blocks: [], unplaced: [{ taskId: 'order', minutes: 60 }] });
 });
+
+const block = (id: string, from: string, to: string) =>
+  event(id, {
+    taskId: 'order',
+    start: zoned(`2026-11-24T${from}`),
+    end: zoned(`2026-11-24T${to}`),
+  });
+
+test('once time for a task is over it is asked how it stands, until that is said', async () => {
+  const engine = await opened([...SEED, block('over', '09:00:00', '10:00:00')]);
+  const asked = (now = NOW) =>
+    engine.tasks.asking({ now, clock: LONDON }).map(({ task: { id } }) => id);
+  expect(asked(Date.parse('2026-11-24T09:59:00Z'))).toEqual([]);
+  expect(asked()).toEqual(['order']);
+  expect(await done(engine, { kind: 'sayTaskStands', id: 'order', percent: 50 })).toBe(
+    '“order” stands at 50 %',
+  );
+  expect(asked()).toEqual([]);
+  const { percent, status } = engine.tasks.row('order', LOOKING)!.task;
+  expect([percent, status]).toEqual([50, 'started']);
+  await engine.commands.step('undo');
+  expect(asked()).toEqual(['order']);
+  await done(engine, { kind: 'tickTasks', ids: ['order'], isDone: true, clock: LONDON });
+  expect(asked()).toEqual([]);
+});
+
+test('while more time for it runs, or after a week, nothing is asked', async () => {
+  const engine = await opened([
+    ...SEED,
+    block('over', '09:00:00', '10:00:00'),
+    block('running', '10:15:00', '11:00:00'),
+  ]);
+  const asked = (now: string) =>
+    engine.tasks.asking({ now: Date.parse(now), clock: LONDON }).length;
+  expect(asked('2026-11-24T10:25:00Z')).toBe(0);
+  expect(asked('2026-11-24T11:00:00Z')).toBe(1);
+  expect(asked('2026-12-02T11:00:00Z')).toBe(0);
+});
+
+test('removed tasks wait, are brought back, and are cleared with the rest', async () => {
+  const engine = await opened(SEED);
+  const removed = () => engine.tasks.removed().map(({ id }) => id);
+  await done(engine, { kind: 'removeTasks', ids: ['order'] });
+  expect(removed()).toEqual(['order', 'gone']);
+  expect(await done(engine, { kind: 'bringBackTasks', ids: ['gone', 'order'] })).toBe(
+    'Brought back 2 tasks',
+  );
+  expect(removed()).toEqual([]);
+  expect(list(engine)).toContain('gone');
+  await done(engine, { kind: 'removeTasks', ids: ['order'] });
+  await engine.commands.clearRemoved(NOW);
+  expect(removed()).toEqual([]);
+  expect(engine.tasks.row('order', LOOKING)).toBeNull();
+});
+
+test('before many are changed it is said what becomes of each', async () => {
+  const engine = await opened(SEED);
+  const wording = { locale: 'en-GB', hourCycle: '24' } as const;
+  const request = {
+    ids: ['order', 'quotes'],
+    steps: [{ kind: 'importance', importance: 'high' }] as const,
+    clock: LONDON,
+  };
+  const manner = { now: NOW, wording, clock: LONDON, home: LONDON };
+  const { lines, changed, total } = engine.tasks.preview(request, manner);
+  expect([changed, total]).toEqual([1, 2]);
+  expect(lines.map(({ title, differences }) => [title, differences])).toEqual([
+    ['order', [{ name: 'Importance', before: 'usual', after: 'high' }]],
+    ['quotes', []],
+  ]);
+  const on = { ...request, steps: [{ kind: 'shiftDays', days: 3 }] as const };
+  const [first] = engine.tasks.preview(on, manner).lines;
+  expect(first?.differences).toMatchObject([
+    { name: 'Due', before: 'Tue 24 Nov', after: 'Fri 27 Nov' },
+  ]);
+  await done(engine, { kind: 'changeTasks', ...on });
+  expect(engine.tasks.row('order', LOOKING)?.task.due).toEqual(date('2026-11-27'));
+});

@@ -10,7 +10,6 @@ import { shiftedBy } from './shift';
 /** Steps that can be done to tasks: what they have no field for is left out. */
 export const FOR_TASKS: ReadonlySet<StepKind> = new Set<StepKind>([
   'shiftDays',
-  'toDay',
   'calendar',
   'categories',
   'importance',

@@ -11,7 +11,11 @@ import type { Command } from './command';
 
 const SAYING = { wording: { locale: 'en-GB', hourCycle: '24' }, clock: 'Europe/London' } as const;
 const MANNER = { now: NOW, saying: SAYING };
-const ROUND = { rule: 'FREQ=DAILY;COUNT=5' };
+const POINT = { id: 'glass', text: 'Glass', minutes: 5, done: false };
+const ROUND = {
+  rule: 'FREQ=DAILY;COUNT=5',
+  changedDates: { '2026-11-26T09:00:00': { agenda: [POINT] } },
+};
 const TASK = { id: 'order', title: 'Order', due: { kind: 'date', date: '2026-11-27' } } as const;
 const SEED = [
   calendar('work'),
@@ -20,6 +24,7 @@ const SEED = [
   event('round', ROUND),
   event('gone', { removedAt: 5 }),
   { type: 'task' as const, record: newTask(TASK, 1) },
+  { type: 'task' as const, record: newTask({ id: 'old', title: 'Old', removedAt: 5 }, 1) },
   {
     type: 'category' as const,
     record: { id: 'lamps', name: 'Lamps', ink: '#2f6f5e' as const, order: 0 },
@@ -65,6 +70,27 @@ const commands = (engine: Engine): [string, Command][] => {
       { kind: 'moveTasks', ids: ['order'], day: parseDate('2026-12-01'), clock: SAYING.clock },
     ],
     ['Removed “Order”', { kind: 'removeTasks', ids: ['order'] }],
+    ['Brought back “Old”', { kind: 'bringBackTasks', ids: ['old'] }],
+    ['“Order” stands at 50 %', { kind: 'sayTaskStands', id: 'order', percent: 50 }],
+    [
+      'Wrote notes of “call”',
+      {
+        kind: 'writePage',
+        id: 'call',
+        dateKey: null,
+        fields: { notes: '- Two lamps' },
+        says: 'Wrote notes of',
+      },
+    ],
+    [
+      'Carried on 1 point of “round”',
+      {
+        kind: 'carryPoints',
+        id: 'round',
+        fromKey: '2026-11-26T09:00:00',
+        toKey: '2026-11-27T09:00:00',
+      },
+    ],
     [
       'Changed 1 task',
       {

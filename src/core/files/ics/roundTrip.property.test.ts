@@ -34,6 +34,13 @@ const changes = fc.oneof(
     () => ({ reminders: [{ minutes: -1440, from: 'start', how: 'mail' }] }),
     () => ({ travelBefore: 25, reminders: [{ minutes: -5, from: 'leave', how: 'text' }] }),
     () => ({ travelAfter: 10, isQuiet: true, importance: 1 }),
+    () => ({ room: 'https://rooms.example/a?b=c;d' }),
+    () => ({
+      agenda: [
+        { id: 'a', text: 'Glass, two; "panes"', minutes: 20, done: true },
+        { id: 'b', text: '', minutes: 0, done: false },
+      ],
+    }),
     () => ({ icon: undefined, inkOverride: undefined }),
     () => ({ icon: 'lamp', inkOverride: '#9A3A2C' }),
   ),
