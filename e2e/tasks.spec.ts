@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, goTo, message, openDemo, panel, see, sheet, test } from './fixtures';
+import { bar, boxOf, expect, goTo, message, openDemo, panel, see, sheet, test } from './fixtures';
 
 const line = (page: Page) => page.getByRole('textbox', { name: 'What is to be done, and by when' });
 const group = (page: Page, name: string) => page.getByRole('list', { name, exact: true });
@@ -89,4 +89,77 @@ test('what is due stands on a quiet line of its day, is ticked there, and can be
   await look.getByRole('checkbox', { name: 'A line of what is due on each day' }).click();
   await look.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(sheet(page).getByRole('group', { name: /task/ })).toHaveCount(0);
+});
+
+test('a task is dragged onto the sheet, by hand and by keys, and asks how it stands after', async ({
+  page,
+  isPhone,
+}) => {
+  await openDemo(page);
+  const handle = (title: string) => page.getByRole('button', { name: `Give time to ${title}` });
+  if (isPhone) await page.getByRole('button', { name: 'To do', exact: true }).click();
+
+  // By hand: onto the time that Stock count has on Wednesday.
+  const from = await boxOf(handle('Label the lamp crates'));
+  const onto = await boxOf(bar(page, 'Stock count'));
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x - 20, from.y - 20, { steps: 3 });
+  await page.mouse.move(onto.x + 4, onto.y + onto.height / 2, { steps: 5 });
+  await expect(page.getByText(/Wed 25 Nov, 15:00 – 15:45/)).toBeVisible();
+  await page.mouse.up();
+  await expect(
+    message(page, 'Gave time to “Label the lamp crates”: Wed 25 Nov, 15:00'),
+  ).toBeVisible();
+  await expect(bar(page, 'Label the lamp crates')).toBeVisible();
+
+  // By keys: from the next slot on, one slot back and forth, and Escape leaves it.
+  await handle('Send ledger to the auditor').focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Tue 24 Nov, 10:30 – 10:50/)).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText(/Tue 24 Nov, 10:45 – 11:05/)).toBeVisible();
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('Enter');
+  await expect(
+    message(page, 'Gave time to “Send ledger to the auditor”: Tue 24 Nov, 10:30'),
+  ).toBeVisible();
+  if (isPhone) await page.keyboard.press('Escape');
+
+  await page.clock.fastForward('27:00');
+  const asked = page.getByRole('region', { name: 'How a task stands' });
+  await expect(asked).toContainText('The time for “Send ledger to the auditor” is over.');
+  await asked.getByRole('button', { name: 'Half of it' }).click();
+  await expect(message(page, '“Send ledger to the auditor” stands at 50 %')).toBeVisible();
+  await expect(asked).toBeHidden();
+});
+
+test('many tasks are changed after a look at each, and removed ones come back', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await goTo(page, 'Tasks');
+  await page.getByRole('button', { name: 'Change these …' }).click();
+  const dialog = panel(page, /^Change \d+ tasks$/);
+  await dialog.getByRole('button', { name: 'Choose a change' }).click();
+  await page.getByRole('button', { name: 'Move by days' }).click();
+  const lines = dialog.getByRole('list', { name: 'What becomes of each' });
+  await expect(
+    lines.getByRole('listitem').filter({ hasText: 'Label the lamp crates' }),
+  ).toContainText(/Due: Tue,? 24 Nov → Tue,? 1 Dec/);
+  await lines.getByRole('checkbox', { name: /^Order shellac/ }).click();
+  await dialog.getByRole('button', { name: 'Change 9 tasks' }).click();
+  await expect(message(page, 'Changed 9 tasks')).toBeVisible();
+  await expect(task(page, 'Order shellac')).toContainText(/due Fri,? 27 Nov/);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+
+  await task(page, 'Order shellac')
+    .getByRole('button', { name: /^Order shellac,/ })
+    .click();
+  await panel(page, 'Order shellac').getByRole('button', { name: 'Remove', exact: true }).click();
+  await expect(message(page, 'Removed “Order shellac”')).toBeVisible();
+  await goTo(page, 'Removed');
+  await page.getByRole('button', { name: 'Bring back Order shellac' }).click();
+  await goTo(page, 'Tasks');
+  await expect(task(page, 'Order shellac')).toBeVisible();
 });

@@ -40,6 +40,7 @@ function pageOf(name: string, told: Meeting | undefined): string {
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <title>${escaped(title)} · Room</title>
+<link rel="icon" href="data:,">
 <style>
 body { font: 18px/1.5 system-ui, sans-serif; margin: 0; padding: 24px; background: #f4f1ea; color: #22302d; }
 main { max-width: 560px; margin: 8vh auto 0; }

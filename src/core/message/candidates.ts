@@ -240,7 +240,7 @@ export function readMessage(message: Message, reader: Reader): ReadMessage {
 }
 
 /** The instants (epoch ms) of a candidate, where it is timed. */
-export const instantsOf = ({ start, end, zone }: Candidate, home: string) => ({
+const instantsOf = ({ start, end, zone }: Candidate, home: string) => ({
   start: instantFromWall(start, zone ?? home),
   end: instantFromWall(end, zone ?? home),
 });

@@ -10,7 +10,7 @@ import { ALL_DAY, CLOCK_SAID, EXPLICIT, REQUEST, UNCERTAIN, WEEKDAY_SAID } from 
 const NAMES_OF_DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
 const FULL_DAYS = 'Monday Tuesday Wednesday Thursday Friday Saturday Sunday'.split(' ');
 
-export const NO_DAY = 'No day was named.';
+const NO_DAY = 'No day was named.';
 export const NO_TIME = 'No time was named.';
 
 const CLOCK_TIMES = /\b\d{1,2}(?:[:.]\d{2}\b(?:\s*[ap]m)?|\s*[ap]m\b)/gi;

@@ -39,7 +39,7 @@ export interface Found {
   doubts: string[];
 }
 
-export const ONE_OF = 'It is one of several times.';
+const ONE_OF = 'It is one of several times.';
 export const OTHER_DAY = 'The day may be another one.';
 /** A day so far ahead that was said without its year is more likely over. */
 const FAR = 300;

@@ -38,7 +38,7 @@ const feed = z.object({
 export type Feed = z.infer<typeof feed>;
 
 /** Which new events have a room link: none, those that others are asked to, or all. */
-export const ROOMS = ['none', 'asked', 'all'] as const;
+const ROOMS = ['none', 'asked', 'all'] as const;
 export const rooms = z.enum(ROOMS);
 export type Rooms = z.infer<typeof rooms>;
 

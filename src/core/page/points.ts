@@ -18,7 +18,7 @@ export function readPoint(line: string): Pick<AgendaPoint, 'text' | 'minutes'> {
 }
 
 /** Minutes that points are given, altogether. */
-export const minutesOfPoints = (points: readonly AgendaPoint[]): number =>
+const minutesOfPoints = (points: readonly AgendaPoint[]): number =>
   points.reduce((sum, { minutes }) => sum + minutes, 0);
 
 /** What is left open, in its order. */

@@ -18,6 +18,8 @@ interface Props {
   setting: StepSetting;
   /** What can be done; without it, everything. */
   kinds?: ReadonlySet<StepKind>;
+  /** Whether it begins with the choice of a first change, over the page. */
+  isChoiceOpen?: boolean;
   onSteps(steps: BulkStep[]): void;
 }
 
@@ -29,9 +31,9 @@ const offeredGroups = (offered: ReadonlySet<StepKind> | undefined) =>
   });
 
 /** What is to be done to each: one thing after the other. */
-export function StepsCard({ steps, setting, kinds: offered, onSteps }: Props) {
+export function StepsCard({ steps, setting, kinds: offered, isChoiceOpen = true, onSteps }: Props) {
   const palette = usePalette();
-  const [isAdding, setAdding] = useState(steps.length === 0);
+  const [isAdding, setAdding] = useState(isChoiceOpen && steps.length === 0);
   const today = dayOfWall(useWallNow(setting.preferences.clock));
   const calendarId = setting.calendars.find(({ kind }) => kind === 'own')?.id ?? '';
   const put = (at: number, step: BulkStep | null) =>

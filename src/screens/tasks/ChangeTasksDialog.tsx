@@ -61,6 +61,8 @@ export function ChangeTasksDialog({ ids, onClose }: Props) {
           steps={steps}
           setting={{ preferences, calendars, categories }}
           kinds={FOR_TASKS}
+          // A dialog that opens together with the one around it would lie under it.
+          isChoiceOpen={false}
           onSteps={setSteps}
         />
         {error && (
