@@ -13,6 +13,7 @@ import { outside } from '@/engine/testing/outside';
 import { WEEK_FROM } from './data';
 import { benchFinding } from './finding';
 import { median, report, worst } from './report';
+import { benchTasks } from './tasks';
 
 const WEEK = { fromDay: WEEK_FROM / DAY, toDay: WEEK_FROM / DAY + 7, zone: 'Europe/London' };
 
@@ -75,6 +76,7 @@ export async function benchEngine(events: readonly CalendarEvent[]): Promise<voi
   const { text } = await engine.files.exportCalendars({ query: EVERYTHING });
   report(`export of ${(text.length / 1e6).toFixed(1)} MB`, performance.now() - writing, 'ms');
   await benchFinding(engine, events);
+  await benchTasks(engine, events);
 }
 
 export const fileOf = (events: readonly CalendarEvent[]) =>

@@ -8,6 +8,7 @@ import { benchEngine, fileOf } from './engine';
 import { benchImport } from './importing';
 import { benchReminders } from './reminders';
 import { report } from './report';
+import { benchMessages } from './tasks';
 import { benchFirstWeek, benchHardRules, benchSeries } from './series';
 
 /** The bench is run from the project's folder. */
@@ -39,6 +40,7 @@ async function main(): Promise<void> {
   await benchImport(fileOf(events));
   await benchEngine(events);
   benchReminders(events);
+  benchMessages();
   console.log('The same in Chromium:');
   const server = createApp(DIST, 'demo').listen(0);
   const address = server.address();

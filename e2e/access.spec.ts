@@ -257,4 +257,24 @@ walk('finding, changing, tidying and tasks', [
     },
     PANEL,
   ],
+  [
+    'an event’s page',
+    at('/event?of=single-1', (page) => page.getByRole('heading', { name: 'Before we go' })),
+  ],
+  [
+    'quiet mode',
+    async (page) => {
+      await page.getByRole('button', { name: 'Quiet mode' }).click();
+      await expect(panel(page, 'Pilot station survey').getByRole('timer')).toBeVisible();
+    },
+    PANEL,
+  ],
+  [
+    'a message',
+    async (page) => {
+      await page.goto('/message');
+      await page.getByRole('button', { name: 'An answer' }).click();
+      await expect(page.getByRole('note', { name: 'Not sure' })).toBeVisible();
+    },
+  ],
 ]);

@@ -27,7 +27,9 @@ test('a meeting is prepared, run in quiet mode, and left with follow-ups', async
     .getByRole('button', { name: /^Move / })
     .focus();
   await page.keyboard.press('Space');
-  await expect(page.getByText('Who comes along is at the place of Who comes along.')).toBeAttached();
+  await expect(
+    page.getByText('Who comes along is at the place of Who comes along.'),
+  ).toBeAttached();
   await page.keyboard.press('ArrowUp');
   await expect(page.getByText('Who comes along is at the place of When they')).toBeAttached();
   await page.keyboard.press('Space');

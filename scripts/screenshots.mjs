@@ -22,13 +22,6 @@ async function edit(page) {
   await page.getByRole('button', { name: 'Edit' }).click();
 }
 
-async function series(page) {
-  await bar(page, 'Stock count').click();
-  await page.getByRole('button', { name: 'Edit' }).click();
-  await page.getByRole('button', { name: /^Repeats/ }).click();
-  await page.getByRole('status', { name: 'Next dates' }).scrollIntoViewIfNeeded();
-}
-
 async function tidy(page) {
   await page.goto(`${URL}/tidy?check=doubles`);
   await page.getByRole('list', { name: 'Found: Doubles' }).getByRole('listitem').first().waitFor();
@@ -86,6 +79,17 @@ async function tasks(page) {
   await page.getByRole('listitem', { name: 'Order shellac' }).waitFor();
 }
 
+async function eventPage(page) {
+  await page.goto(`${URL}/event?of=single-1`);
+  await page.getByRole('heading', { name: 'Before we go' }).waitFor();
+}
+
+async function readMessage(page) {
+  await page.goto(`${URL}/message`);
+  await page.getByRole('button', { name: 'A call by another clock' }).click();
+  await page.getByRole('radio', { name: 'Workshop', checked: true }).waitFor();
+}
+
 /** The sheet over another span, in another form. */
 const seen = (span, form) => async (page) => {
   await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
@@ -103,7 +107,6 @@ const seen = (span, form) => async (page) => {
 const PICTURES = [
   { name: 'plan-phone', size: 'phone' },
   { name: 'plan-wide', size: 'wide' },
-  { name: 'plan-wide-dark', size: 'wide', scheme: 'dark' },
   { name: 'columns-wide', size: 'wide', open: seen('Week', 'Columns') },
   { name: 'grid-wide', size: 'wide', open: seen('Month', 'Grid') },
   { name: 'year-phone', size: 'phone', open: seen('Year', 'Year') },
@@ -111,10 +114,11 @@ const PICTURES = [
   { name: 'table-wide', size: 'wide', open: seen('Month', 'Table') },
   { name: 'add-phone', size: 'phone', open: jot },
   { name: 'editor-wide', size: 'wide', open: edit },
-  { name: 'series-phone', size: 'phone', open: series },
   { name: 'reminders-wide', size: 'wide', open: reminders },
   { name: 'find-phone', size: 'phone', open: find },
   { name: 'change-wide', size: 'wide', open: change },
+  { name: 'page-wide', size: 'wide', open: eventPage },
+  { name: 'message-phone', size: 'phone', open: readMessage },
   { name: 'tidy-wide', size: 'wide', open: tidy },
   {
     name: 'today-phone',
