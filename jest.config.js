@@ -20,7 +20,7 @@ module.exports = {
     {
       displayName: 'components',
       preset: 'jest-expo/web',
-      testMatch: ['<rootDir>/src/{ui,screens,data}/**/*.test.tsx'],
+      testMatch: ['<rootDir>/src/{ui,features,screens,data}/**/*.test.{ts,tsx}'],
       setupFilesAfterEnv: ['<rootDir>/src/ui/testing/setup.ts'],
       moduleNameMapper: MODULES,
       // Packages that ship as modules of the newer kind.

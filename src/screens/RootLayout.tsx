@@ -35,6 +35,8 @@ function ThemedApp() {
     const { style } = document.documentElement;
     const palette = paletteOf(isDark, accent);
     for (const [name, value] of pageStyle(palette, text, line)) style.setProperty(name, value);
+    // Boxes and scroll bars that the browser draws go with it.
+    style.colorScheme = isDark ? 'dark' : 'light';
     // The browser's own frame takes the colour that was chosen, not that of the system.
     for (const meta of document.querySelectorAll('meta[name="theme-color"]'))
       meta.setAttribute('content', palette.paper);

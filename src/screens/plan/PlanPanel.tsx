@@ -152,7 +152,7 @@ function DayBeside({ day, onClose }: { day: DayNumber; onClose(): void }) {
 export function PlanPanel({ panel }: { panel: Panel }) {
   const { own, preferences, today, seenAs, seeAs, dispatch } = usePlan();
   const load = useLoadProps();
-  const close = () => dispatch({ do: 'close' });
+  const close = () => dispatch({ do: 'close', panel });
   switch (panel.kind) {
     case 'details':
       return <DetailsOf key={panel.occurrence.id} occurrence={panel.occurrence} onClose={close} />;

@@ -38,7 +38,15 @@ test('dialogs, a menu and what is being added stand beside the panel', () => {
     dialog: 'date',
     menuFor: CALL,
   });
-  expect(planReducer(all, { do: 'close' })).toEqual({ ...all, panel: null });
+  expect(planReducer(all, { do: 'close', panel: details.panel })).toEqual({ ...all, panel: null });
+});
+
+test('what closes later than another panel was opened leaves that one open', () => {
+  const load = after(details, { do: 'open', panel: { kind: 'load' } });
+  expect(planReducer(load, { do: 'close', panel: details.panel })).toEqual(load);
+  // The same event may have been drawn anew meanwhile.
+  const anew = { kind: 'details', occurrence: { ...CALL } } as const;
+  expect(planReducer(after(details), { do: 'close', panel: anew }).panel).toBeNull();
 });
 
 test('what a panel is about is selected', () => {

@@ -62,7 +62,8 @@ export const NOTHING_OPEN: PlanState = {
 
 export type PlanAction =
   | { do: 'open'; panel: Panel }
-  | { do: 'close' }
+  /** Closes a panel, if it is still the one that is open: another may have been opened since. */
+  | { do: 'close'; panel: Panel }
   /** The address names no event any more. */
   | { do: 'leaveDetails' }
   /** Null closes it. */
@@ -72,13 +73,17 @@ export type PlanAction =
   /** `home` is the person's own zone. */
   | { do: 'seeAs'; zone: string | null; home: string };
 
+/** Whether two panels are of one kind, and about one event where they are about any. */
+const isSamePanel = (a: Panel | null, b: Panel): boolean =>
+  a?.kind === b.kind && selectedIn(a)?.id === selectedIn(b)?.id;
+
 /** What is open after an action. */
 export function planReducer(state: PlanState, action: PlanAction): PlanState {
   switch (action.do) {
     case 'open':
       return { ...state, panel: action.panel };
     case 'close':
-      return { ...state, panel: null };
+      return isSamePanel(state.panel, action.panel) ? { ...state, panel: null } : state;
     case 'leaveDetails':
       return state.panel?.kind === 'details' ? { ...state, panel: null } : state;
     case 'ask':
