@@ -40,6 +40,7 @@ function pageOf(name: string, told: Meeting | undefined): string {
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <title>${escaped(title)} · Room</title>
+<meta http-equiv="refresh" content="5">
 <link rel="icon" href="data:,">
 <style>
 body { font: 18px/1.5 system-ui, sans-serif; margin: 0; padding: 24px; background: #f4f1ea; color: #22302d; }

@@ -45,15 +45,13 @@ export function useRooms() {
     },
     /** Goes into a room, in a tab of its own. */
     join: (room: string, meeting: Meeting): void => {
-      window.open(room, '_blank', 'noopener,noreferrer');
       const name = nameIn(room);
-      if (name === null) return;
-      const told = fetch(`/rooms/${name}`, {
-        method: 'PUT',
-        headers: OWN,
-        body: JSON.stringify(meeting),
-      });
-      told.catch(() => complain('The room could not be told who would be there.'));
+      // It is told first: its page says then who would be there.
+      const told =
+        name !== null &&
+        fetch(`/rooms/${name}`, { method: 'PUT', headers: OWN, body: JSON.stringify(meeting) });
+      window.open(room, '_blank', 'noopener,noreferrer');
+      if (told) told.catch(() => complain('The room could not be told who would be there.'));
     },
   };
 }

@@ -112,6 +112,7 @@ export async function exportCalendarFile(
       tasks,
       passthrough,
       uidOf: (id) => records.get('event', id)?.uid,
+      uidOfTask: (id) => records.get('task', id)?.uid,
       categories,
       calendars: new Map(chosen.map((calendar) => [calendar.id, calendar])),
       mail: records.get('settings', 'mine')?.reminding.mail,

@@ -1,8 +1,8 @@
 import { differencesOf } from '@/core/bulk/differences';
-import { taskAsEvent } from '@/core/tasks/asEvent';
+import { anchorOf, taskAsEvent } from '@/core/tasks/asEvent';
 import type { Task } from '@/core/model/task';
 import type { EventTime } from '@/core/model/common';
-import { sayTask } from '@/core/tasks/sayTask';
+import { sayTask, sayTaskTime } from '@/core/tasks/sayTask';
 import { dayOfWall, formatDate } from '@/core/time/civil';
 import { wallFromInstant } from '@/core/time/zones';
 import type { BulkPreview, PreviewLine, PreviewManner } from '../bulk/bulk';
@@ -29,6 +29,15 @@ export function taskPreview(
     calendarOf: (id: string) => records.get('calendar', id),
     categoryName: (id: string) => records.get('category', id)?.name ?? 'a removed category',
   };
+  const sayWhen = (task: Task) => {
+    const anchor = anchorOf(task);
+    return anchor ? sayTaskTime(anchor, { ...wording, clock, today }) : '—';
+  };
+  const sayDue = (before: Task, after: Task) => ({
+    name: 'Due',
+    before: sayWhen(before),
+    after: sayWhen(after),
+  });
   const asEvent = (task: Task) => taskAsEvent(task, otherwise);
   const lines = changedTasks(records, request, now).map(
     ({ before, after, isChanged }): PreviewLine => ({
@@ -40,7 +49,7 @@ export function taskPreview(
       scope: null,
       differences: isChanged
         ? differencesOf(asEvent(before), asEvent(after), say).map((one) =>
-            one.name === 'When' ? { ...one, name: 'Due' } : one,
+            one.name === 'When' ? sayDue(before, after) : one,
           )
         : [],
       outcome: '',

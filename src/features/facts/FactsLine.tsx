@@ -6,9 +6,10 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import type { DayNumber } from '@/core/time/units';
 import type { Wording } from '@/core/time/words';
 import { sayDay } from '@/core/time/words';
-import { useCalendars } from '@/data/queries';
+import { useCalendars, useEvent } from '@/data/queries';
 import { Dialog } from '@/ui/Dialog';
 import { Icon } from '@/ui/icons/Icon';
+import { LinkedText } from '@/ui/LinkedText';
 import { PlainIcon } from '@/ui/icons/PlainIcon';
 import { usePalette } from '@/ui/theme/theme';
 
@@ -22,6 +23,32 @@ interface Props {
   at?: { left: number; top: number; width: number; height: number };
   /** Whether there is only room for icons. */
   isTight?: boolean;
+}
+
+/** A fact with all that is told of it. */
+function Fact({
+  fact,
+  wording,
+  calendarName,
+}: {
+  fact: Occurrence;
+  wording: Wording;
+  calendarName: string;
+}) {
+  const palette = usePalette();
+  const { data: event } = useEvent(fact.eventId);
+  return (
+    <View role="listitem" style={styles.fact}>
+      <Icon name={factIcon(fact)} size={22} color={palette.accent} />
+      <View style={styles.words}>
+        <Text style={styles.title}>{sayFact(fact, wording)}</Text>
+        {event && event.notes !== '' && <LinkedText>{event.notes}</LinkedText>}
+        <Text variant="bodySmall" style={{ color: palette.dim }}>
+          {[fact.place, calendarName].filter(Boolean).join(' · ')}
+        </Text>
+      </View>
+    </View>
+  );
 }
 
 /** The facts of a day in small text; a press tells them in full. */
@@ -58,17 +85,12 @@ function ToldFacts({ day, facts, wording, at, isTight = false }: Props) {
         <Dialog title={date} onClose={() => setOpen(false)}>
           <View role="list" aria-label={`Facts of ${date}`} style={styles.list}>
             {told.map((fact) => (
-              <View key={fact.id} role="listitem" style={styles.fact}>
-                <Icon name={factIcon(fact)} size={22} color={palette.accent} />
-                <View style={styles.words}>
-                  <Text style={styles.title}>{sayFact(fact, wording)}</Text>
-                  <Text variant="bodySmall" style={{ color: palette.dim }}>
-                    {[fact.place, calendars.find(({ id }) => id === fact.calendarId)?.name]
-                      .filter(Boolean)
-                      .join(' · ')}
-                  </Text>
-                </View>
-              </View>
+              <Fact
+                key={fact.id}
+                fact={fact}
+                wording={wording}
+                calendarName={calendars.find(({ id }) => id === fact.calendarId)?.name ?? ''}
+              />
             ))}
           </View>
         </Dialog>

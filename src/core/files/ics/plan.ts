@@ -8,6 +8,7 @@ import type { Task } from '../../model/task';
 import { changedDateFrom, fieldsSpokenOf } from './readEvent';
 import type { EventDraft } from './readEvent';
 import type { FileContents, LooseDate } from './readFile';
+import { withoutTask } from './blocks';
 import { canonical } from './canonical';
 import type { PlannedTask } from './planTask';
 import { planTasks } from './planTask';
@@ -137,7 +138,14 @@ export function planImport(
   present: Present,
   makeId: () => string,
 ): ImportPlan {
-  const events = contents.events.map((draft) => {
+  const ofFile = new Set(contents.tasks.map(({ uid }) => uid));
+  const isTask = (uid: string) => ofFile.has(uid) || present.taskOf(uid) !== undefined;
+  /** Which tasks events are time for, by UIDs. */
+  const blocks = new Map<string, string>();
+  const events = contents.events.map((whole) => {
+    const block = withoutTask(whole, isTask);
+    if (block) blocks.set(whole.uid, block.taskUid);
+    const draft = block?.draft ?? whole;
     const isOwnFile = contents.ownUids.has(draft.uid);
     return planDraft(draft, calendarId, present, { makeId, isOwnFile });
   });
@@ -152,9 +160,16 @@ export function planImport(
   );
   const eventIdOf = (uid: string) =>
     planned.get(uid) ?? present.eventsOf(uid).find(({ removedAt }) => removedAt === undefined)?.id;
+  const tasks = planTasks(contents.tasks, calendarId, { ...present, eventIdOf }, makeId);
+  const taskIdOf = (uid: string) =>
+    tasks.find(({ after }) => after.uid === uid)?.after.id ?? present.taskOf(uid)?.id;
   const plan: ImportPlan = {
-    events: [...events, ...series.values()],
-    tasks: planTasks(contents.tasks, calendarId, { ...present, eventIdOf }, makeId),
+    events: [...events, ...series.values()].map((one) => {
+      const taskUid = blocks.get(one.after.uid);
+      const taskId = taskUid === undefined ? undefined : taskIdOf(taskUid);
+      return taskId === undefined ? one : { ...one, after: { ...one.after, taskId } };
+    }),
+    tasks,
     counts: { new: 0, updated: 0, unchanged: 0, older: 0 },
   };
   for (const { fate } of plan.events) plan.counts[fate]++;

@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import type { EventTime } from '../../model/common';
+import { newEvent } from '../../model/event';
 import type { Task } from '../../model/task';
 import { newTask, TASK_STATUSES } from '../../model/task';
 import { formatDate, formatLocal, MINUTE, parseLocal } from '../../time/civil';
 import type { FileContents } from './readFile';
 import { readCalendarFile } from './readFile';
+import { planImport } from './plan';
 import { planTasks } from './planTask';
 import { takeCategories } from './categories';
 import { writeCalendarFile } from './writeFile';
@@ -207,4 +209,50 @@ test('a task that is here is brought up to date; what says nothing new or is old
   const newer = { ...before, revision: 4 };
   const newerHere = { ...present, taskOf: () => newer };
   expect(planTasks([{ ...before, title: 'Old' }], 'work', newerHere, () => 'new')).toEqual([]);
+});
+
+test('time for a task goes out and comes in as a part of it, and is the same the second time', () => {
+  const zoned = (local: string) => ({ kind: 'zoned', local, zone: 'UTC' }) as const;
+  const order = newTask({ id: 'order', title: 'Order' }, NOW);
+  const times = { start: zoned('2026-11-24T14:00:00'), end: zoned('2026-11-24T15:00:00') };
+  const block = newEvent({ id: 'block', calendarId: 'work', taskId: 'order', ...times }, NOW);
+  const text = writeCalendarFile({
+    name: '',
+    events: [block],
+    tasks: [order],
+    passthrough: [],
+    uidOfTask: () => order.uid,
+    now: NOW,
+  });
+  expect(linesOf(text)).toContain(`RELATED-TO:${order.uid}`);
+  const contents = read(text);
+  let nth = 0;
+  const elsewhere = { eventsOf: () => [], taskOf: () => undefined };
+  const { events, tasks } = planImport(contents, 'work', elsewhere, () => `new${nth++}`);
+  const taskId = tasks[0]!.after.id;
+  expect(events.map(({ after }) => after)).toEqual([{ ...block, id: events[0]!.after.id, taskId }]);
+  // Back where it came from it says nothing new.
+  const here = {
+    eventsOf: (uid: string) => (uid === block.uid ? [block] : []),
+    taskOf: (uid: string) => (uid === order.uid ? order : undefined),
+  };
+  const again = planImport(contents, 'work', here, () => 'never');
+  expect(again.events.map(({ fate, after }) => [fate, after.taskId])).toEqual([
+    ['unchanged', 'order'],
+  ]);
+});
+
+test('what is related to no task that is known stays as it came', () => {
+  const text = file(
+    'BEGIN:VEVENT',
+    'UID:e',
+    'DTSTAMP:20261101T080000Z',
+    'DTSTART:20261124T140000Z',
+    'RELATED-TO:elsewhere',
+    'END:VEVENT',
+  );
+  const nobody = { eventsOf: () => [], taskOf: () => undefined };
+  const [planned] = planImport(read(text), 'work', nobody, () => 'new').events;
+  expect(planned?.after.taskId).toBeUndefined();
+  expect(planned?.after.passthrough?.properties).toEqual([['related-to', {}, 'text', 'elsewhere']]);
 });

@@ -9,6 +9,7 @@ import type { EpochMs, WallMs } from '../../time/units';
 import { utcWall } from '../../time/zones';
 import { seriesOf } from '../../editing/series/dates';
 import { inlineProperty } from '../attached';
+import { withTask } from './blocks';
 import { componentLines, foldLine, propertyLine } from './jcal';
 import type { CalendarReminders } from '../../reminders/following';
 import type { Surroundings } from './writeEvent';
@@ -24,6 +25,8 @@ export interface CalendarFile {
   tasks: readonly Task[];
   /** The UID of an event that a task belongs to, by its id. */
   uidOf?(eventId: string): string | undefined;
+  /** The UID of a task that an event is time for, by its id. */
+  uidOfTask?(taskId: string): string | undefined;
   /** What the files that came in held besides. */
   passthrough: readonly Passthrough[];
   /** Names of the categories that events have, by id. */
@@ -95,7 +98,8 @@ export function writeCalendarFile(file: CalendarFile): string {
   const { categories = new Map<string, string>(), calendars, mail } = file;
   for (const event of file.events) {
     const around = { categories, calendar: calendars?.get(event.calendarId), mail };
-    lines.push(...eventLines(withFilesInside(event, file.contents), around));
+    const whole = withTask(withFilesInside(event, file.contents), file.uidOfTask);
+    lines.push(...eventLines(whole, around));
   }
   for (const task of file.tasks) lines.push(...taskLines(task, { categories, uidOf: file.uidOf }));
   for (const { components } of file.passthrough) lines.push(...components.flatMap(componentLines));

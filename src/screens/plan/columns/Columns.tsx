@@ -36,7 +36,8 @@ export function Columns(props: FormProps) {
   const { tracks, hours, occurrences } = content;
   const { categoryInks, preferences, selectedId, draft, covered, today } = look;
   const { wording, settings, clock, scale } = preferences;
-  const head = Math.round((HEAD + (content.hasFacts ? FACTS : 0)) * scale.text);
+  const facts = content.hasFacts ? Math.round(FACTS * scale.text) : 0;
+  const head = Math.round(HEAD * scale.text) + facts;
   const topLine = Math.round(TOP * scale.line);
   const isWide = useIsWide();
   const palette = usePalette();
@@ -109,7 +110,7 @@ export function Columns(props: FormProps) {
               <DayButton
                 of="column"
                 day={day}
-                at={{ ...dayPart(day, field)!, top: 0, height: head }}
+                at={{ ...dayPart(day, field)!, top: 0, height: head - facts }}
                 bookedMinutes={content.bookedOn(day)}
                 isToday={day === today}
                 awayZone={awayZoneOf(day)}

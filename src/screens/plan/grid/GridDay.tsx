@@ -1,10 +1,13 @@
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { dayOfWall } from '@/core/time/civil';
 import type { DayNumber } from '@/core/time/units';
 import { sayDay, sayHours } from '@/core/time/words';
 import type { LineSetting } from '@/features/agenda/AgendaLines';
 import { DayLines } from '@/features/agenda/DayLines';
 import { FactsLine } from '@/features/facts/FactsLine';
+import { openTask } from '@/data/openedTask';
+import { TaskLine } from '@/features/tasks/TaskLine';
 import { Title } from '@/ui/Title';
 import { usePalette } from '@/ui/theme/theme';
 import type { FormProps } from '../sheet/formProps';
@@ -18,6 +21,10 @@ interface Props extends Pick<FormProps, 'content' | 'look' | 'hands'> {
 export function GridDay({ day, content, look, hands, calendarOf }: Props) {
   const palette = usePalette();
   const { preferences, categoryInks, selectedId } = look;
+  const events = content.occurrences.filter(({ tasks }) => !tasks);
+  const tasks = content.occurrences.flatMap((o) =>
+    o.tasks && dayOfWall(o.start) === day ? o.tasks : [],
+  );
   const name = sayDay(day, preferences.wording, { weekday: 'long', day: 'numeric', month: 'long' });
   return (
     <View role="region" aria-label={name} style={[styles.day, { borderColor: palette.hairline }]}>
@@ -33,9 +40,16 @@ export function GridDay({ day, content, look, hands, calendarOf }: Props) {
         <FactsLine day={day} facts={content.factsOn(day)} wording={preferences.wording} />
       </View>
       <ScrollView tabIndex={-1} contentContainerStyle={{ paddingBottom: look.covered }}>
+        {tasks.length > 0 && (
+          <View role="list" aria-label="To do by this day" style={styles.facts}>
+            {tasks.map((task) => (
+              <TaskLine key={task.id} task={task} isTight onOpen={() => openTask(task.id)} />
+            ))}
+          </View>
+        )}
         <DayLines
           day={day}
-          occurrences={content.occurrences}
+          occurrences={events}
           preferences={preferences}
           setting={{ calendarOf, categoryInks, selectedId, onOpen: hands.onOpen }}
         />
