@@ -218,9 +218,7 @@ test('before many are changed it is said what becomes of each', async () => {
   ]);
   const on = { ...request, steps: [{ kind: 'shiftDays', days: 3 }] as const };
   const [first] = engine.tasks.preview(on, manner).lines;
-  expect(first?.differences).toMatchObject([
-    { name: 'Due', before: 'today', after: 'Fri 27 Nov' },
-  ]);
+  expect(first?.differences).toMatchObject([{ name: 'Due', before: 'today', after: 'Fri 27 Nov' }]);
   await done(engine, { kind: 'changeTasks', ...on });
   expect(engine.tasks.row('order', LOOKING)?.task.due).toEqual(date('2026-11-27'));
 });
