@@ -165,7 +165,8 @@ export const DAY_RULES: readonly Rule[] = [
           : dateOf(fullYear(y), Number(b), Number(a)),
       ),
   ),
-  rule(`${ON}${DATE}`, 11, ([d, m, y], context) => asDay(written(d!, m!, y, context))),
+  // More than a weekday and an hour: "on Wednesday 2 Dec".
+  rule(`${ON}${DATE}`, 14, ([d, m, y], context) => asDay(written(d!, m!, y, context))),
   rule(`${ON}${DATE_MONTH_FIRST}`, 10, ([m, d, y], context) => asDay(written(d!, m!, y, context))),
   rule(`${ON}${DATE}${TO}${DATE}`, 24, ([d1, m1, y1, d2, m2, y2], context) =>
     stretch(written(d1!, m1!, y1 ?? y2, context), written(d2!, m2!, y2 ?? y1, context)),

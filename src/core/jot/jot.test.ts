@@ -39,6 +39,10 @@ test.each([
     'Lamp check tomorrow 9-10:30',
     'Lamp check | 2026-11-24T09:00 to 2026-11-24T10:30 |  | workshop',
   ],
+  [
+    'Talk on Wednesday 2 Dec, 3:30-5pm',
+    'Talk | 2026-12-02T15:30 to 2026-12-02T17:00 |  | workshop',
+  ],
   ['Order brass polish', 'Order brass polish | 2026-11-25 to 2026-11-26 |  | workshop'],
   ['Lamp 14 strip-down', 'Lamp 14 strip-down | 2026-11-25 to 2026-11-26 |  | workshop'],
   ['call Ida at 3', 'call Ida | 2026-11-25T15:00 to 2026-11-25T15:30 |  | workshop'],

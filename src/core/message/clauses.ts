@@ -1,6 +1,10 @@
 import { readJot } from '../jot/jot';
 import type { ReadJot } from '../jot/jot';
 import type { JotContext } from '../jot/rule';
+import { monthNamed, weekdayNamed } from '../jot/vocabulary';
+import { civilDate, dayNumber, daysInMonth, weekdayOf } from '../time/civil';
+import type { DayNumber } from '../time/units';
+import { CLOCK_SAID } from './words';
 import { zoneNamed } from '../time/namedZones';
 
 /** Words that end in a point and no sentence. */
@@ -97,11 +101,53 @@ const TOLD_AGAIN = new RegExp(
   'giu',
 );
 
+const HOURS = 'one two three four five six seven eight nine ten eleven twelve'.split(' ');
+const HOUR_WORD = new RegExp(
+  `\\b(?:(at|from|until|till|by)\\s+(${HOURS.join('|')})(?=\\s+(?:on|today|tomorrow|sharp|until|to)\\b|[.,?!]|$)|(${HOURS.join('|')})(?=\\s+o['’]clock))`,
+  'gi',
+);
+const MONTHS =
+  '(?:January|February|March|April|May|June|July|August|September|October|November|December)';
+const NTHS = ['first', 'second', 'third', 'fourth'];
+const NTH_WEEKDAY = new RegExp(
+  `\\b(first|1st|second|2nd|third|3rd|fourth|4th|last)\\s+(mon|tues|wednes|thurs|fri|satur|sun)day\\s+(?:in|of)\\s+(${MONTHS})(?:\\s+(\\d{4}))?`,
+  'gi',
+);
+
+/** "The first Monday in December" as its date, from a day (day number) on. */
+function withNthWeekdays(sentence: string, today: DayNumber): string {
+  return sentence.replaceAll(
+    NTH_WEEKDAY,
+    (_, nth: string, weekday: string, name: string, year: string | undefined) => {
+      const month = monthNamed(name.toLowerCase());
+      const at = civilDate(today);
+      const inYear = year ? Number(year) : at.year + (month < at.month ? 1 : 0);
+      const wanted = weekdayNamed(weekday.toLowerCase());
+      const first = dayNumber(inYear, month, 1);
+      const offset = (wanted - weekdayOf(first) + 7) % 7;
+      const count = NTHS.findIndex((word) => word === nth.toLowerCase());
+      const place = /^\d/.test(nth) ? Number.parseInt(nth, 10) - 1 : count;
+      const isLast = place < 0;
+      const days = daysInMonth(inYear, month);
+      const day = 1 + offset + 7 * (isLast ? Math.floor((days - 1 - offset) / 7) : place);
+      return `${day} ${name} ${inYear}`;
+    },
+  );
+}
+
 /** The same said so that it is read in one way. */
 function plainer(sentence: string): string {
   const dotless = sentence.replaceAll(/\b(\d{1,2})\s*([ap])\.\s?m\.?/gi, '$1$2m');
   return withCityTimes(dotless.replaceAll(TOLD_AGAIN, '$1'))
     .replaceAll(/[–—]/g, '-')
+    .replaceAll(HOUR_WORD, (_, lead: string | undefined, named: string | undefined, bare) => {
+      const hour = HOURS.indexOf(String(named ?? bare).toLowerCase()) + 1;
+      return lead ? `${lead} ${hour}` : String(hour);
+    })
+    .replaceAll(/\b(20\d{2})\/(\d{1,2})\/(\d{1,2})\b/g, (_, y: string, m: string, d: string) =>
+      [y, m.padStart(2, '0'), d.padStart(2, '0')].join('-'),
+    )
+    .replaceAll(new RegExp(`\\ba\\s+week\\s+on\\s+(${WEEKDAY})`, 'gi'), '$1 week')
     .replaceAll(/\b(to|until|till|-)\s*(?:noon|midday)\b/gi, '$1 12:00')
     .replaceAll(/\b(?:noon|midday)\s*(to|until|-)(?=\s*\d)/gi, '12:00 $1')
     .replaceAll(/\bo[’']clock\b/gi, "o'clock")
@@ -160,7 +206,7 @@ function piecesOf(sentence: string): string[] {
 
 /** A sentence in clauses that name a time once each; those that name none are left out. */
 export function clausesOf(sentence: string, context: JotContext): Clause[] {
-  const text = plainer(masked(sentence));
+  const text = plainer(masked(withNthWeekdays(sentence, context.day)));
   const moved = MOVED.exec(text);
   if (moved) {
     const read = readJot(moved[3]!, context);
@@ -176,7 +222,9 @@ export function clausesOf(sentence: string, context: JotContext): Clause[] {
       continue;
     }
     const clashes: boolean =
-      (own.saysDay && open.read.saysDay) || (own.saysTime && open.read.saysTime);
+      (own.saysDay && open.read.saysDay) ||
+      // A clock time after a part of the day says it more exactly: "tomorrow morning, say 8:30".
+      (own.saysTime && open.read.saysTime && CLOCK_SAID.test(open.text));
     if (clashes) {
       clauses.push(open);
       open = { text: piece, read: own };

@@ -5,8 +5,8 @@ import { NOUN, TITLE_AFTER } from './words';
 const LABELS: Readonly<Record<string, RegExp>> = {
   when: /^(?:when|date(?:\s*(?:and|&|\/)\s*time)?|day|datum|on)$/i,
   time: /^(?:time|hours?|at)$/i,
-  start: /^(?:start(?:s|ing)?|from|begins?)$/i,
-  end: /^(?:ends?|until|to|finish(?:es)?)$/i,
+  start: /^(?:start(?:s|ing)?|from|begins?|departs?|departure)$/i,
+  end: /^(?:ends?|until|to|finish(?:es)?|arrives?|arrival)$/i,
   length: /^(?:duration|length|how long)$/i,
   place: /^(?:where|place|location|venue|room|address|meet(?:ing)?\s*(?:point|place)|at)$/i,
   link: /^(?:link|join|url|dial-?in|online|web)$/i,

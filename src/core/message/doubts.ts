@@ -5,7 +5,7 @@ import { wallFromInstant } from '../time/zones';
 import type { Found } from './found';
 import { OTHER_DAY } from './found';
 import type { Message } from './message';
-import { ALL_DAY, CLOCK_SAID, EXPLICIT, REQUEST, UNCERTAIN, WEEKDAY_SAID } from './words';
+import { ALL_DAY, CLOCK_SAID, DAY_END, EXPLICIT, REQUEST, UNCERTAIN, WEEKDAY_SAID } from './words';
 
 const NAMES_OF_DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
 const FULL_DAYS = 'Monday Tuesday Wednesday Thursday Friday Saturday Sunday'.split(' ');
@@ -13,8 +13,9 @@ const FULL_DAYS = 'Monday Tuesday Wednesday Thursday Friday Saturday Sunday'.spl
 const NO_DAY = 'No day was named.';
 export const NO_TIME = 'No time was named.';
 
-const CLOCK_TIMES = /\b\d{1,2}(?:[:.]\d{2}\b(?:\s*[ap]m)?|\s*[ap]m\b)/gi;
-const RANGE = /\d\s*(?:am|pm)?\s*(?:-|to|until|till|and)\s*\d/i;
+/** Not of a date in figures: "03.12.26", "27.11.". */
+const CLOCK_TIMES = /(?<!\d[./])\b\d{1,2}(?:[:.]\d{2}\b(?![./]\d|\.\s)(?:\s*[ap]m)?|\s*[ap]m\b)/gi;
+const RANGE = /\d\s*(?:am|pm)?\s*(?:-|to|until|till|and)\s*\d|\d\s+to\s+\w/i;
 
 /** Whether a clause names more times than the one, or the two ends, that were taken from it. */
 const hasMoreTimes = (clause: string): boolean =>
@@ -28,7 +29,8 @@ const hasMoreDays = (clause: string): boolean =>
   (/\d\s*(?:-|to)\s|\bto\s+(?:\w+\s+)?\d/i.test(clause) ? 2 : 1);
 
 /** Whether only a part of the day was said, of which a time was made. */
-const isPartOnly = (read: ReadJot, clause: string) => read.saysTime && !CLOCK_SAID.test(clause);
+const isPartOnly = ({ clause: { read, text }, isTask }: Found) =>
+  read.saysTime && !CLOCK_SAID.test(text) && !(isTask && DAY_END.test(text));
 
 const isRange = (read: ReadJot) => read.wholeDay && read.end - read.start > DAY;
 
@@ -73,7 +75,7 @@ export function doubtsOf(found: Found, message: Message, zone: string): string[]
     !isTask && isTimeless && NO_TIME,
     hasMoreDays(text) && 'More than one day was named.',
     hasMoreTimes(text) && 'More than one time was named.',
-    isPartOnly(read, text) && 'Only a part of the day was named.',
+    isPartOnly(found) && 'Only a part of the day was named.',
     UNCERTAIN.test(sentence) && 'It was not said for certain.',
     clockElsewhere(message, read, zone),
     isTask && !REQUEST.test(sentence) && 'It may be no task.',

@@ -112,6 +112,8 @@ function thatWeekday(one: Found): Found {
   const isToday = read.saysDay && dayOfWall(read.start) === today;
   const isBare =
     WEEKDAY_SAID.test(text) && !EXPLICIT.test(text) && !/\b(?:today|this)\b/i.test(text);
+  const isAWeekOn = /\bweek\b/i.test(text) && isBare && (dayOfWall(read.start) - today) % 7 === 0;
+  if (isAWeekOn) return { ...one, doubts: [...one.doubts, OTHER_DAY] };
   if (!isToday || !isBare) return one;
   return {
     ...one,

@@ -67,6 +67,7 @@ test.each([
   ],
   ['Quote by Monica and by Marrow', { title: 'Quote by Monica and by Marrow', due: null }],
   ['Order by March 5', { title: 'Order', due: on('2027-03-05') }],
+  ['Pay the ferry office by the 30th', { title: 'Pay the ferry office', due: on('2026-11-30') }],
   ['Order by Thursday', { title: 'Order', due: on('2026-11-26') }],
   ['Stand by the crates', { title: 'Stand by the crates', due: null }],
 ])('“%s” is understood', (line, task) => {

@@ -20,10 +20,12 @@ const COLON = /:(?=\s)/g;
 export const asEventLine = (line: string): string =>
   line
     .replaceAll(COLON, ' ')
-    .replaceAll(
-      DUE,
-      (all: string, before: string) => before + ' '.repeat(all.length - before.length),
-    );
+    .replaceAll(DUE, (all: string, before: string, at: number, whole: string) => {
+      const room = all.length - before.length;
+      // A day of the month alone is one only after such a word.
+      const needsOn = /^(?:the\s+)?\d{1,2}(?:st|nd|rd|th)/i.test(whole.slice(at + all.length));
+      return before + (needsOn ? 'on' : '').padEnd(room);
+    });
 
 /** Reminders that count from the start of an event, as those of a task count from when it is due. */
 const fromDue = (reminder: Reminder): Reminder =>
