@@ -87,6 +87,7 @@ test('a mail is read from its file, goes onto the event, and its calendar file c
   await card.getByRole('button', { name: 'Keep the event' }).click();
   await expect(message(page, 'Attached 1 file to “Glass”')).toBeVisible();
   await page.getByRole('button', { name: 'Show it' }).click();
+  await expect(panel(page, 'Glass').getByText('Greta Amble', { exact: true })).toBeVisible();
   await expect(panel(page, 'Glass').getByText('glass.eml')).toBeVisible();
   await expect(panel(page, 'Glass').getByText(/The glass can be fitted/)).toBeVisible();
 

@@ -30,6 +30,10 @@ test('a task is typed, changed, given time, ticked, and goes on where it repeats
   const form = panel(page, 'order brass wire');
   await form.getByRole('radio', { name: 'High' }).click();
   await form.getByRole('textbox', { name: 'Notes' }).fill('Two coils');
+  await form.getByRole('button', { name: 'Of an event…' }).click();
+  await form.getByRole('textbox', { name: 'Words in the event' }).fill('pilot station');
+  await form.getByRole('checkbox', { name: /^Pilot station survey/ }).click();
+  await expect(form.getByText('Of “Pilot station survey”')).toBeVisible();
   await form.getByRole('button', { name: 'Keep' }).click();
   await expect(form).toBeHidden();
   await page.getByRole('radio', { name: 'Importance' }).first().click();
@@ -37,6 +41,7 @@ test('a task is typed, changed, given time, ticked, and goes on where it repeats
     group(page, 'High importance').getByRole('listitem', { name: 'order brass wire' }),
   ).toBeVisible();
   await page.reload();
+  await expect(task(page, 'order brass wire')).toContainText('of Pilot station survey');
   await expect(group(page, 'High importance').getByRole('listitem')).toHaveCount(2);
   await page.getByRole('radio', { name: 'Due' }).first().click();
 

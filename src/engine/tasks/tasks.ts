@@ -132,7 +132,7 @@ export class Tasks {
     return rows.filter(({ asks }) => asks);
   }
 
-  /** Tasks that belong to an event, at one of its dates where it is a series. */
+  /** Tasks that belong to an event; of a series those of one of its dates, and those of all of it. */
   followUps(eventId: string, eventDate: string | null, looking: TaskLooking): TaskRow[] {
     const blocks = this.blocksByTask();
     return this.asked.records
@@ -141,7 +141,7 @@ export class Tasks {
         (task) =>
           task.removedAt === undefined &&
           task.eventId === eventId &&
-          (task.eventDate ?? null) === eventDate,
+          (task.eventDate === undefined || task.eventDate === eventDate),
       )
       .map((task) => this.rowOf(task, blocks.get(task.id) ?? [], looking));
   }

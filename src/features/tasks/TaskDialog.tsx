@@ -13,9 +13,10 @@ import { useAskSheet } from '@/data/asked';
 import { useDo } from '@/data/commands';
 import { useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
-import { useCalendars, useCategories } from '@/data/queries';
+import { useCalendars, useCategories, useEvent } from '@/data/queries';
 import type { TaskRow } from '@/engine/tasks/tasks';
 import { IMPORTANCE_CHOICES } from '@/features/event/choices';
+import { EventPicker } from '@/features/event/EventPicker';
 import { RepeatFields } from '@/features/event/RepeatFields';
 import { ReminderList } from '@/features/reminders/ReminderList';
 import { CalendarChoice } from '@/ui/CalendarChoice';
@@ -63,6 +64,47 @@ function Blocks({ row, onClose }: Props) {
   );
 }
 
+/** The event that a task belongs to, and the way to another one. */
+function Belonging({
+  row,
+  eventId,
+  onChange,
+}: Pick<Props, 'row'> & {
+  eventId: string | undefined;
+  onChange(fields: Pick<Task, 'eventId' | 'eventDate'>): void;
+}) {
+  const [isOpen, setOpen] = useState(false);
+  const { data: event } = useEvent(eventId ?? null);
+  const title = eventId === row.task.eventId ? row.eventTitle : (event?.title ?? null);
+  const choose = (id: string | undefined) =>
+    // The date that it was of is one of the other event.
+    onChange({ eventId: id, eventDate: id === row.task.eventId ? row.task.eventDate : undefined });
+  return (
+    <View>
+      <View style={styles.belonging}>
+        <Text variant="bodySmall" style={styles.grow}>
+          {eventId === undefined ? 'Of no event' : `Of “${title ?? 'a removed event'}”`}
+        </Text>
+        {eventId !== undefined && (
+          <Button compact onPress={() => choose(undefined)}>
+            Of none
+          </Button>
+        )}
+        <Button compact onPress={() => setOpen((last) => !last)}>
+          {isOpen ? 'Close' : 'Of an event…'}
+        </Button>
+      </View>
+      {isOpen && (
+        <EventPicker
+          isOne
+          chosen={eventId === undefined ? [] : [eventId]}
+          onChange={([id]) => choose(id)}
+        />
+      )}
+    </View>
+  );
+}
+
 /** A task with all that it has, to be changed. */
 export function TaskDialog({ row, onClose }: Props) {
   const { task: before } = row;
@@ -104,7 +146,7 @@ export function TaskDialog({ row, onClose }: Props) {
           value={task.title}
           onChangeText={(title) => set({ title })}
         />
-        {row.eventTitle !== null && <Text variant="bodySmall">{`Of “${row.eventTitle}”`}</Text>}
+        <Belonging row={row} eventId={task.eventId} onChange={set} />
         <TaskTimeField
           label="Due"
           time={task.due}
@@ -192,6 +234,8 @@ export function TaskDialog({ row, onClose }: Props) {
 }
 
 const styles = StyleSheet.create({
+  belonging: { flexDirection: 'row', alignItems: 'center' },
+  grow: { flex: 1 },
   fields: { gap: 10, width: 'min(84vw, 520px)' } as object,
   start: { alignSelf: 'flex-start' },
 });

@@ -15,11 +15,11 @@ import { usePreferences } from '@/data/preferences';
 import { useExports } from '@/data/useExports';
 import type { EngineStatus } from '@/engine/engine';
 import { CalendarChip } from '@/ui/CalendarChip';
+import { EventPicker } from '@/features/event/EventPicker';
 import { Check } from '@/ui/Check';
 import { Choice } from '@/ui/Choice';
 import { DayField } from '@/ui/DayField';
 import { Dialog } from '@/ui/Dialog';
-import { EventPicker } from './EventPicker';
 import { ToggleGroup } from '@/ui/ToggleGroup';
 
 interface Props {

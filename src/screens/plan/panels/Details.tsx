@@ -159,6 +159,11 @@ export function Details(props: Props) {
           {o.visibility === 'private' ? ' · private' : ''}
         </Text>
       </View>
+      {date && date.attendees.length > 0 && (
+        <Line icon="account-outline">
+          {date.attendees.map(({ name, address }) => name || address).join(', ')}
+        </Line>
+      )}
       {place !== '' && <Line icon="map-marker-outline">{place}</Line>}
       {o.room !== '' && (
         <View style={styles.line}>

@@ -12,21 +12,22 @@ import { TextField } from '@/ui/TextField';
 
 const DAY_FORM = { day: 'numeric', month: 'short', year: 'numeric' } as const;
 
-/** Events, found by words and chosen one by one. */
-export function EventPicker({
-  chosen,
-  onChange,
-}: {
+interface Props {
   chosen: readonly string[];
+  /** Whether only one is chosen, and another one instead of it. */
+  isOne?: boolean;
   onChange(ids: string[]): void;
-}) {
+}
+
+/** Events, found by words and chosen one by one. */
+export function EventPicker({ chosen, isOne = false, onChange }: Props) {
   const { wording } = usePreferences();
   const [text, setText] = useState('');
   const { data: found = [] } = useFoundEvents(text);
   return (
     <View style={styles.parts}>
       <TextField label="Words in the event" value={text} onChangeText={setText} />
-      <Text variant="bodySmall">{count(chosen.length, 'event')} chosen</Text>
+      {!isOne && <Text variant="bodySmall">{count(chosen.length, 'event')} chosen</Text>}
       <ScrollView style={styles.list} role="list" aria-label="Events">
         {found.map((event) => {
           const isOn = chosen.includes(event.id);
@@ -37,7 +38,11 @@ export function EventPicker({
               label={`${titleOf(event)} · ${day}${isSeries(event) ? ' · series' : ''}`}
               isOn={isOn}
               onChange={(on) =>
-                onChange(on ? [...chosen, event.id] : chosen.filter((id) => id !== event.id))
+                onChange(
+                  on
+                    ? [...(isOne ? [] : chosen), event.id]
+                    : chosen.filter((id) => id !== event.id),
+                )
               }
             />
           );
