@@ -13,7 +13,9 @@ test(
     await editor.getByRole('textbox', { name: 'Start' }).fill('10');
     await editor.getByRole('textbox', { name: 'Place' }).fill('Upper store');
     await editor.getByRole('textbox', { name: 'Notes' }).fill('Two lines\nof notes');
-    await editor.getByRole('textbox', { name: 'Link' }).fill('https://brass.example/new');
+    await editor
+      .getByRole('textbox', { name: 'Link', exact: true })
+      .fill('https://brass.example/new');
     await editor.getByRole('radio', { name: 'Tentative' }).click();
     await editor.getByRole('radio', { name: 'Private' }).click();
     await editor.getByRole('button', { name: 'Keep' }).click();

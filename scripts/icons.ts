@@ -27,6 +27,7 @@ const NAMES = [
   'cash',
   'check',
   'check-circle-outline',
+  'checkbox-blank-outline',
   'checkbox-marked-outline',
   'chevron-down',
   'chevron-left',

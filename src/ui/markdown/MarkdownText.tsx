@@ -2,6 +2,7 @@ import type { Components } from 'react-markdown';
 import Markdown from 'react-markdown';
 import remarkBreaks from 'remark-breaks';
 import remarkGfm from 'remark-gfm';
+import { PlainIcon } from '../icons/PlainIcon';
 import { usePalette } from '../theme/theme';
 
 /** Addresses, boxes and tables; a line that was broken stays broken. */
@@ -24,6 +25,15 @@ export default function MarkdownText({ text }: { text: string }) {
   const components: Components = {
     a: ({ href, children }) => link(href, children),
     img: ({ src, alt }) => link(typeof src === 'string' ? src : undefined, alt || 'A picture'),
+    // The box of a line is told, and ticked where notes are written.
+    input: ({ checked }) => (
+      <span role="img" aria-label={checked ? 'Ticked' : 'Open'} className="markdown-box">
+        <PlainIcon
+          name={checked ? 'checkbox-marked-outline' : 'checkbox-blank-outline'}
+          size={16}
+        />
+      </span>
+    ),
     h1: ({ children }) => <HEADINGS.h1>{children}</HEADINGS.h1>,
     h2: ({ children }) => <HEADINGS.h2>{children}</HEADINGS.h2>,
     h3: ({ children }) => <HEADINGS.h3>{children}</HEADINGS.h3>,
