@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Components } from 'react-markdown';
 import Markdown from 'react-markdown';
 import remarkBreaks from 'remark-breaks';
@@ -8,8 +9,19 @@ import { usePalette } from '../theme/theme';
 /** Addresses, boxes and tables; a line that was broken stays broken. */
 const PLUGINS = [remarkGfm, remarkBreaks];
 
-/** Titles of notes stand below those of the page. */
-const HEADINGS = { h1: 'h3', h2: 'h4', h3: 'h5' } as const;
+/** Titles of notes stand below those of the page, and on one level: what they skip, nobody steps over. */
+const heading = (size: 1 | 2 | 3) =>
+  function Heading({ children }: { children?: ReactNode }) {
+    return <h3 className={`markdown-title-${size}`}>{children}</h3>;
+  };
+const HEADINGS = {
+  h1: heading(1),
+  h2: heading(2),
+  h3: heading(3),
+  h4: heading(3),
+  h5: heading(3),
+  h6: heading(3),
+};
 
 /**
  * Simple Markdown as it is meant. Raw HTML is shown as it was typed and never run; pictures, which
@@ -17,7 +29,7 @@ const HEADINGS = { h1: 'h3', h2: 'h4', h3: 'h5' } as const;
  */
 export default function MarkdownText({ text }: { text: string }) {
   const { accent, ink } = usePalette();
-  const link = (href: string | undefined, children: React.ReactNode) => (
+  const link = (href: string | undefined, children: ReactNode) => (
     <a href={href} target="_blank" rel="noopener noreferrer" style={{ color: accent }}>
       {children}
     </a>
@@ -34,9 +46,7 @@ export default function MarkdownText({ text }: { text: string }) {
         />
       </span>
     ),
-    h1: ({ children }) => <HEADINGS.h1>{children}</HEADINGS.h1>,
-    h2: ({ children }) => <HEADINGS.h2>{children}</HEADINGS.h2>,
-    h3: ({ children }) => <HEADINGS.h3>{children}</HEADINGS.h3>,
+    ...HEADINGS,
   };
   return (
     <div className="markdown" style={{ color: ink }}>
