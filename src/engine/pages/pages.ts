@@ -1,4 +1,5 @@
 import type { Occurrence } from '@/core/agenda/occurrence';
+import { EventIndex } from '@/core/agenda/eventIndex';
 import { partsOfId } from '@/core/agenda/occurrence';
 import { dateAsEvent } from '@/core/editing/series/dates';
 import type { CalendarEvent } from '@/core/model/event';
@@ -67,12 +68,13 @@ export class Pages {
     { clock: zone }: TaskLooking,
   ): [last: Occurrence | undefined, next: Occurrence | undefined] {
     const day = dayOfWall(start);
+    // By itself: what else lies on its calendar may be a great deal.
+    const own = new EventIndex();
+    own.put(event);
     let found: [Occurrence | undefined, Occurrence | undefined] = [undefined, undefined];
     for (const days of AROUND) {
       const window = { fromDay: day - days, toDay: day + days + 1, zone };
-      const dates = this.asked.index
-        .query(window, new Set([event.calendarId]))
-        .occurrences.filter(({ eventId }) => eventId === event.id);
+      const dates = own.query(window, null).occurrences;
       const at = dates.findIndex((one) => one.dateKey === dateKey);
       found = [dates[at - 1], dates[at + 1]];
       if (found[0] && found[1]) break;

@@ -1,6 +1,7 @@
 import { Button } from 'react-native-paper';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { isJoinable } from '@/core/calendars/rooms';
+import { isWebAddress } from '@/core/model/webAddress';
 import { titleOf } from '@/core/model/titleOf';
 import { DATED_DAY, saySpan } from '@/core/time/words';
 import { useNow } from '@/data/now';
@@ -21,7 +22,7 @@ export function JoinButton({ occurrence: o, isAlways = false }: Props) {
   const rooms = useRooms();
   const { data: event } = useEvent(o.room ? o.eventId : null);
   const isDue = isJoinable(o, now);
-  if (!o.room || (!isDue && !isAlways)) return null;
+  if (!isWebAddress(o.room) || (!isDue && !isAlways)) return null;
   const isPrivate = o.visibility === 'private';
   const join = () =>
     rooms.join(o.room, {

@@ -176,3 +176,24 @@ test('a changed date that reaches the later ones says so, and is read so', () =>
   expect(text).toMatch(/^RECURRENCE-ID;RANGE=THISANDFUTURE;TZID=/m);
   expect(read(text).events[0]!.changedDates).toEqual(changed.changedDates);
 });
+
+test('the room is the first address of the web; numbers to ring and what is no address pass through', () => {
+  const lines = [
+    'CONFERENCE;VALUE=URI;FEATURE=PHONE:tel:+441632960018',
+    'CONFERENCE;VALUE=URI;FEATURE=VIDEO:https://rooms.example/a',
+    'CONFERENCE;VALUE=URI:javascript:alert(1)',
+  ];
+  const text = file(...entry('DTSTART:20261124T090000Z', ...lines));
+  const [planned] = plan(text);
+  expect(planned!.after.room).toBe('https://rooms.example/a');
+  const again = write(planned!.after).replaceAll('\r\n ', '').split('\r\n');
+  expect(again.filter((line) => line.startsWith('CONFERENCE')).sort()).toEqual(
+    [
+      'CONFERENCE;FEATURE=PHONE;VALUE=URI:tel:+441632960018',
+      'CONFERENCE;FEATURE=VIDEO;VALUE=URI:https://rooms.example/a',
+      'CONFERENCE;VALUE=URI:javascript:alert(1)',
+    ].sort(),
+  );
+  const [none] = plan(file(...entry('DTSTART:20261124T090000Z', lines[2]!)));
+  expect(none!.after.room).toBe('');
+});

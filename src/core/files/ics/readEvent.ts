@@ -6,6 +6,7 @@ import type {
   Reminder,
 } from '../../model/common';
 import { hexColour } from '../../model/common';
+import { isWebAddress } from '../../model/webAddress';
 import { plannedTimes } from '../../editing/series/dates';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
 import { durationOf, newEvent } from '../../model/event';
@@ -144,6 +145,7 @@ export function passthroughOf(
   own: ReadonlySet<string> = OWN_PROPERTIES,
 ): Passthrough | undefined {
   const seen = new Set<string>();
+  const room = own.has('conference') ? roomProperty(component) : undefined;
   const properties: JcalProperty[] = [];
   const parameters: Record<string, Record<string, unknown>> = {};
   for (const prop of component[1]) {
@@ -152,7 +154,11 @@ export function passthroughOf(
     seen.add(name);
     const repeats = name === 'rdate' || name === 'exdate';
     if (name === POINT_PROPERTY && own.has(name)) continue;
-    if (own.has(name) && (first || repeats)) {
+    if (name === 'conference' && prop !== room) {
+      properties.push(prop);
+      continue;
+    }
+    if (own.has(name) && (first || repeats || prop === room)) {
       const others = otherParameters(prop);
       if (Object.keys(others).length) parameters[name] = others;
     } else if (!isSaidByFields(prop)) properties.push(prop);
@@ -162,6 +168,10 @@ export function passthroughOf(
   if (!properties.length && !components.length && !hasParameters) return undefined;
   return { properties, components, ...(hasParameters ? { parameters } : {}) };
 }
+
+/** Where an event takes place online (CONFERENCE, RFC 7986 §5.11): the first address of the web; numbers to ring pass through. */
+const roomProperty = (component: JcalComponent): JcalProperty | undefined =>
+  component[1].find(([name, , , value]) => name === 'conference' && isWebAddress(String(value)));
 
 /** Points as a file has them; one without a name gets one by its place. */
 function pointsOf(component: JcalComponent): AgendaPoint[] {
@@ -225,7 +235,7 @@ export function readEvent(
     place: textValue(jcal, 'location'),
     notes: textValue(jcal, 'description'),
     link: textValue(jcal, 'url'),
-    room: textValue(jcal, 'conference'),
+    room: String(roomProperty(jcal)?.[3] ?? ''),
     agenda: pointsOf(jcal),
     rule: rules[0],
     // One date alone lies where it lies.

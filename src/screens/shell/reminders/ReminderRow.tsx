@@ -2,6 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { sayLeaveBy, sayStanding } from '@/core/agenda/standing';
 import { importanceOf } from '@/core/model/importance';
+import { isWebAddress } from '@/core/model/webAddress';
 import { titleOf } from '@/core/model/titleOf';
 import { saySpan } from '@/core/time/words';
 import { withoutPrivate } from '@/core/view/privacy';
@@ -19,8 +20,6 @@ interface Props {
   onDone(): void;
   onAgain(): void;
 }
-
-const isWebAddress = (link: string) => /^https?:\/\//i.test(link);
 
 /** One thing to be reminded of, as it stands now. */
 export function ReminderRow({ reminder, now, preferences, onOpen, onDone, onAgain }: Props) {
