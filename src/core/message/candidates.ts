@@ -92,7 +92,7 @@ function candidateOf(found: Found, message: Message, reader: Reader, passage: st
   const { said } = labelled(passage);
   const { start, end } = read.saysDay || !read.saysTime ? read : upcoming(read, base);
   const { title } = said;
-  const subject = title ? { bare: title, said: title } : subjectOf(message.subject);
+  const subject = subjectOf(title ?? message.subject);
   return {
     kind: isTask ? 'task' : 'event',
     title: titleIn(sentence, { besides: read.title, subject, isTask }),

@@ -82,6 +82,12 @@ test.each(OTHERS)('reads “%s”', (text, ...expected) => {
   expect(unsure).toEqual(expected.map((one) => one.endsWith('?')));
 });
 
+test('a pasted head gives the title without what mail programs put before it', () => {
+  const text = 'From: Rui <rui@alvor.example>\nSubject: Re: crates\n\nMonday at 9:30?';
+  const message = { subject: 'Re: crates', from: null, to: [], sent: null, offset: null, text };
+  expect(readMessage(message, READER).candidates.map(({ title }) => title)).toEqual(['Crates']);
+});
+
 test('reads every letter so that all of it is there to be corrected', () => {
   const { candidates, notes } = read(LETTERS[3]!);
   expect(candidates).toEqual([

@@ -78,6 +78,7 @@ export function TaskHandle({ task }: { task: Task }) {
     const step = target.slot * MINUTE;
     const isHere = today >= shown.fromDay && today < shown.toDay;
     const first = shown.fromDay * DAY + daytimeOf(shown.fromDay, settings.workweek).from * MINUTE;
+    document.body.classList.add(PLACING);
     show(isHere ? Math.ceil(now / step) * step : first);
     say('The arrows move it, Enter puts it down, Escape takes it back.');
   }
