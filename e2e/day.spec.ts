@@ -1,6 +1,7 @@
 import {
   bar,
   boxOf,
+  enterLine,
   expect,
   goTo,
   openDemo,
@@ -63,9 +64,7 @@ test('a very long title stays in its place on the sheet and is whole in its deta
 }) => {
   const title = `Survey of the ${'north and south '.repeat(12)}lamps`;
   await openOwn(page);
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await page.getByRole('textbox', { name: 'What, when, where' }).fill(`${title} Wednesday 17:00`);
-  await page.keyboard.press('Enter');
+  await enterLine(page, `${title} Wednesday 17:00`);
   const long = bar(page, title);
   await expect(long).toBeVisible();
   const overflow = await page.evaluate(

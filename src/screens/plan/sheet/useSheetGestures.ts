@@ -1,5 +1,5 @@
 import type { RefObject } from 'react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Span, Spot } from '@/core/layout/drag';
 import { snapDown } from '@/core/layout/drag';
@@ -139,8 +139,9 @@ export function useSheetGestures(
     return () => putSheetTarget(null);
   }, [axis, slot, element, ghost]);
 
-  // A bar that went to another day is drawn anew there; the keyboard stays with it.
-  useEffect(() => {
+  // A bar that went to another day is drawn anew there; the keyboard stays with it. Before the page is
+  // drawn: any later, what keeps the focus from getting lost has given it to something near.
+  useLayoutEffect(() => {
     if (movedByKeys.current === null || document.activeElement !== document.body) return;
     element.current
       ?.querySelector<HTMLElement>(`[data-occ="${CSS.escape(movedByKeys.current)}"]`)
