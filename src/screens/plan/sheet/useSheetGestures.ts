@@ -51,9 +51,12 @@ export function useSheetGestures(
   const [dragged, setDragged] = useState<{ id: string; layout: object } | null>(null);
   const draggedId = dragged?.layout === layout ? dragged.id : null;
 
-  // The draft stays where it was dropped until the event itself is drawn there.
+  // The draft stays where it was dropped until the event itself is drawn there; what is held still
+  // is drawn on the new layout, whatever came meanwhile.
+  const held = useRef<Span | null>(null);
   useEffect(() => {
-    ghost.current?.hide();
+    if (held.current) ghost.current?.show(held.current);
+    else ghost.current?.hide();
   }, [layout, ghost]);
 
   function target(id: string) {
@@ -68,15 +71,18 @@ export function useSheetGestures(
 
   function onDrag(id: string | null, span: Span) {
     if (id !== draggedId) setDragged(id === null ? null : { id, layout });
+    held.current = span;
     ghost.current?.show(span);
   }
 
   function cancelDrag() {
+    held.current = null;
     ghost.current?.hide();
     setDragged(null);
   }
 
   function drop(id: string | null, span: Span) {
+    held.current = null;
     const o = id === null ? undefined : byId.get(id);
     if (o && (o.start !== span.start || o.end !== span.end)) hands.onDrop(o, span);
     else cancelDrag();
@@ -133,8 +139,14 @@ export function useSheetGestures(
         const isOver = under !== null && element.current?.contains(under);
         return isOver ? latest.current.surface.spotAt(x, y) : null;
       },
-      show: (span) => ghost.current?.show(span),
-      hide: () => ghost.current?.hide(),
+      show: (span) => {
+        held.current = span;
+        ghost.current?.show(span);
+      },
+      hide: () => {
+        held.current = null;
+        ghost.current?.hide();
+      },
     });
     return () => putSheetTarget(null);
   }, [axis, slot, element, ghost]);
