@@ -134,16 +134,18 @@ export class Tasks {
 
   /** Tasks that belong to an event; of a series those of one of its dates, and those of all of it. */
   followUps(eventId: string, eventDate: string | null, looking: TaskLooking): TaskRow[] {
-    const blocks = this.blocksByTask();
-    return this.asked.records
+    const tasks = this.asked.records
       .all('task')
       .filter(
         (task) =>
           task.removedAt === undefined &&
           task.eventId === eventId &&
           (task.eventDate === undefined || task.eventDate === eventDate),
-      )
-      .map((task) => this.rowOf(task, blocks.get(task.id) ?? [], looking));
+      );
+    // Most events have none, and there may be many events to look for time among.
+    if (!tasks.length) return [];
+    const blocks = this.blocksByTask();
+    return tasks.map((task) => this.rowOf(task, blocks.get(task.id) ?? [], looking));
   }
 
   /** Tasks that are due from a day to before another (day numbers on the clock), done ones too. */
