@@ -2,7 +2,7 @@ import { TUESDAY } from '../jot/testing/context';
 import { DAY, formatDate, formatLocal, parseLocal } from '../time/civil';
 import type { Candidate } from './candidates';
 import { readMessage } from './candidates';
-import type { Letter } from './testdata/messages';
+import type { Letter } from './testdata/letter';
 import { LETTERS } from './testdata/messages';
 import { OTHERS } from './testdata/others';
 import { personOf } from './details';
