@@ -9,8 +9,12 @@ const REFUSED = /^react-native-(reanimated|worklets)(\/|$)/;
 const isZodsWords = (context, name) =>
   name.endsWith('locales/index.js') && /\/node_modules\/zod\//.test(context.originModulePath);
 
+/** What Zod makes of JSON schemas, of which the app reads none. */
+const isZodsSchemas = (context, name) =>
+  name.endsWith('/from-json-schema.js') && /\/node_modules\/zod\//.test(context.originModulePath);
+
 config.resolver.resolveRequest = (context, name, platform) =>
-  REFUSED.test(name) || isZodsWords(context, name)
+  REFUSED.test(name) || isZodsWords(context, name) || isZodsSchemas(context, name)
     ? { type: 'empty' }
     : context.resolveRequest(context, name, platform);
 

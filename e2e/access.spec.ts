@@ -34,8 +34,8 @@ async function faultsOf(page: Page, part?: string, rules?: string[]): Promise<st
 }
 
 /** Looks at one view after the other on one page: whole in the light, for its contrasts in the dark. */
-function walk(what: string, views: View[]): void {
-  test(`axe finds nothing in ${what}`, async ({ page }) => {
+function walk(what: string, views: View[], tag: '@phone' | '@wide' | [] = []): void {
+  test(`axe finds nothing in ${what}`, { tag }, async ({ page }) => {
     test.setTimeout(240_000);
     await openDemo(page);
     const told: Record<string, string[]> = {};
@@ -186,95 +186,103 @@ const at = (path: string, ready: (page: Page) => ReturnType<Page['getByText']>) 
   };
 };
 
-walk('the other screens', [
-  ['the small window', at('/small', (page) => page.getByText(/^Next: Quarter ledger review/))],
-  ['tidy', at('/tidy', (page) => page.getByRole('list', { name: 'Dates in the way' }))],
-  ['today', at('/today', (page) => page.getByRole('list', { name: 'Today’s events' }))],
-  ['calendars', at('/calendars', (page) => page.getByText('Workshop').first())],
+walk(
+  'the other screens',
   [
-    'the form of a calendar',
-    async (page) => {
-      await page.getByRole('button', { name: 'New calendar' }).click();
-      await panel(page, 'New calendar')
-        .getByRole('button', { name: 'What new events begin with' })
-        .click();
-      await expect(page.getByRole('radio', { name: '90 min' })).toBeVisible();
-    },
-    PANEL,
+    ['the small window', at('/small', (page) => page.getByText(/^Next: Quarter ledger review/))],
+    ['tidy', at('/tidy', (page) => page.getByRole('list', { name: 'Dates in the way' }))],
+    ['today', at('/today', (page) => page.getByRole('list', { name: 'Today’s events' }))],
+    ['calendars', at('/calendars', (page) => page.getByText('Workshop').first())],
+    [
+      'the form of a calendar',
+      async (page) => {
+        await page.getByRole('button', { name: 'New calendar' }).click();
+        await panel(page, 'New calendar')
+          .getByRole('button', { name: 'What new events begin with' })
+          .click();
+        await expect(page.getByRole('radio', { name: '90 min' })).toBeVisible();
+      },
+      PANEL,
+    ],
+    ['import', at('/import', (page) => page.getByRole('button', { name: 'Choose files' }))],
+    ['removed', at('/removed', (page) => page.getByText('Nothing is here.'))],
+    ['outbox', at('/sent', (page) => page.getByText('Nothing yet.'))],
+    ['settings', at('/settings', (page) => page.getByRole('heading', { name: 'Time' }))],
   ],
-  ['import', at('/import', (page) => page.getByRole('button', { name: 'Choose files' }))],
-  ['removed', at('/removed', (page) => page.getByText('Nothing is here.'))],
-  ['outbox', at('/sent', (page) => page.getByText('Nothing yet.'))],
-  ['settings', at('/settings', (page) => page.getByRole('heading', { name: 'Time' }))],
-]);
+  '@phone',
+);
 
-walk('finding, changing, tidying and tasks', [
+walk(
+  'finding, changing, tidying and tasks',
   [
-    'findings',
-    at('/tidy?check=doubles', (page) => page.getByRole('list', { name: 'Found: Doubles' })),
+    [
+      'findings',
+      at('/tidy?check=doubles', (page) => page.getByRole('list', { name: 'Found: Doubles' })),
+    ],
+    [
+      'doubles beside each other',
+      async (page) => {
+        await page.getByRole('button', { name: 'Join', exact: true }).first().click();
+        await expect(panel(page, /^Join/).getByRole('group').first()).toBeVisible();
+      },
+      PANEL,
+    ],
+    [
+      'find',
+      async (page) => {
+        await page.goto('/find');
+        await page.getByRole('textbox', { name: 'Find', exact: true }).fill('lamp');
+        await expect(page.getByRole('region', { name: 'Suggestions' })).toBeVisible();
+        await page.getByRole('button', { name: /^Select all/ }).click();
+        await expect(page.getByRole('region', { name: 'Selection' })).toContainText('selected');
+      },
+    ],
+    [
+      'changing many',
+      async (page) => {
+        await page.getByRole('button', { name: 'Change…' }).click();
+        await panel(page, 'Change').getByRole('button', { name: 'Move by days' }).click();
+        await expect(page.getByText(/would change\.$/)).toBeVisible();
+      },
+    ],
+    ['tasks', at('/tasks', (page) => page.getByRole('listitem', { name: 'Order shellac' }))],
+    [
+      'a task',
+      async (page) => {
+        await page.getByRole('button', { name: /^Write the survey findings,/ }).click();
+        await expect(panel(page, 'Write the survey findings')).toBeVisible();
+      },
+      PANEL,
+    ],
+    [
+      'time for tasks',
+      async (page) => {
+        await page.keyboard.press('Escape');
+        await page.getByRole('button', { name: 'Find time' }).click();
+        await expect(panel(page, 'Find time').getByRole('listitem').first()).toBeVisible();
+      },
+      PANEL,
+    ],
+    [
+      'an event’s page',
+      at('/event?of=single-1', (page) => page.getByRole('heading', { name: 'Before we go' })),
+    ],
+    [
+      'quiet mode',
+      async (page) => {
+        await page.getByRole('button', { name: 'Quiet mode' }).click();
+        await expect(panel(page, 'Pilot station survey').getByRole('timer')).toBeVisible();
+      },
+      PANEL,
+    ],
+    [
+      'a message',
+      async (page) => {
+        await page.goto('/message');
+        await page.getByRole('button', { name: 'An answer' }).click();
+        await expect(page.getByRole('note', { name: 'Not sure' })).toBeVisible();
+      },
+    ],
   ],
-  [
-    'doubles beside each other',
-    async (page) => {
-      await page.getByRole('button', { name: 'Join', exact: true }).first().click();
-      await expect(panel(page, /^Join/).getByRole('group').first()).toBeVisible();
-    },
-    PANEL,
-  ],
-  [
-    'find',
-    async (page) => {
-      await page.goto('/find');
-      await page.getByRole('textbox', { name: 'Find', exact: true }).fill('lamp');
-      await expect(page.getByRole('region', { name: 'Suggestions' })).toBeVisible();
-      await page.getByRole('button', { name: /^Select all/ }).click();
-      await expect(page.getByRole('region', { name: 'Selection' })).toContainText('selected');
-    },
-  ],
-  [
-    'changing many',
-    async (page) => {
-      await page.getByRole('button', { name: 'Change…' }).click();
-      await panel(page, 'Change').getByRole('button', { name: 'Move by days' }).click();
-      await expect(page.getByText(/would change\.$/)).toBeVisible();
-    },
-  ],
-  ['tasks', at('/tasks', (page) => page.getByRole('listitem', { name: 'Order shellac' }))],
-  [
-    'a task',
-    async (page) => {
-      await page.getByRole('button', { name: /^Write the survey findings,/ }).click();
-      await expect(panel(page, 'Write the survey findings')).toBeVisible();
-    },
-    PANEL,
-  ],
-  [
-    'time for tasks',
-    async (page) => {
-      await page.keyboard.press('Escape');
-      await page.getByRole('button', { name: 'Find time' }).click();
-      await expect(panel(page, 'Find time').getByRole('listitem').first()).toBeVisible();
-    },
-    PANEL,
-  ],
-  [
-    'an event’s page',
-    at('/event?of=single-1', (page) => page.getByRole('heading', { name: 'Before we go' })),
-  ],
-  [
-    'quiet mode',
-    async (page) => {
-      await page.getByRole('button', { name: 'Quiet mode' }).click();
-      await expect(panel(page, 'Pilot station survey').getByRole('timer')).toBeVisible();
-    },
-    PANEL,
-  ],
-  [
-    'a message',
-    async (page) => {
-      await page.goto('/message');
-      await page.getByRole('button', { name: 'An answer' }).click();
-      await expect(page.getByRole('note', { name: 'Not sure' })).toBeVisible();
-    },
-  ],
-]);
+  '@wide',
+);

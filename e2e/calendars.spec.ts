@@ -13,6 +13,7 @@ import {
   panel,
   see,
   sheet,
+  takeHold,
   test,
   touchDrag,
 } from './fixtures';
@@ -120,19 +121,14 @@ test('calendars are put in another order with the keyboard, and by dragging', as
   await goTo(page, 'Calendars');
   const names = list(page).getByRole('listitem');
   await expect(names.first()).toContainText('Workshop');
-  const handle = page.getByRole('button', { name: 'Move Workshop' });
-  await handle.focus();
-  await page.keyboard.press('Space');
-  await expect(
-    page.getByText(/^(Took hold of|Workshop is at the place of) Workshop/),
-  ).toBeAttached();
+  await takeHold(page, 'Workshop');
   await page.keyboard.press('ArrowDown');
   await expect(page.getByText('Workshop is at the place of Clients.')).toBeAttached();
   await page.keyboard.press('Space');
   await expect(names.first()).toContainText('Clients');
   await expect(message(page, 'Moved Workshop in the list')).toBeVisible();
   if (isPhone) return;
-  const from = await boxOf(handle);
+  const from = await boxOf(page.getByRole('button', { name: 'Move Workshop' }));
   const to = await boxOf(page.getByRole('button', { name: 'Move Training' }));
   await page.mouse.move(from.x + 10, from.y + 10);
   await page.mouse.down();

@@ -175,6 +175,15 @@ export async function pickDay(page: Page, date: string): Promise<void> {
 
 export const message = (page: Page, text: string | RegExp) => page.getByText(text);
 
+/** Takes hold of a row of a list by its handle, with the keyboard. */
+export async function takeHold(page: Page, row: string): Promise<void> {
+  await page.getByRole('button', { name: `Move ${row}`, exact: true }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(`${row} is at the place of ${row}.`)).toBeAttached();
+  // The list hears the arrows from the next turn of the page's clock on.
+  await page.evaluate(() => new Promise((resolve) => setTimeout(resolve)));
+}
+
 type Box = NonNullable<Awaited<ReturnType<Locator['boundingBox']>>>;
 
 export async function boxOf(locator: Locator) {

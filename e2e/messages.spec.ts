@@ -73,28 +73,30 @@ test('a pasted message becomes events and a task, each put right before it is ke
   await expect(page.getByText('no day and no time was found')).toBeVisible();
 });
 
-test('a mail is read from its file, goes onto the event, and its calendar file comes in', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await goTo(page, 'Message');
-  await expect(page.getByRole('button', { name: 'An answer' })).toBeEnabled();
-  await page
-    .getByLabel('Mail or text file')
-    .setInputFiles({ name: 'glass.eml', mimeType: 'message/rfc822', buffer: Buffer.from(MAIL) });
-  const card = found(page, 'Found');
-  await expect(card.getByRole('textbox', { name: 'Place' })).toHaveValue('Pilot Station');
-  await card.getByRole('button', { name: 'Keep the event' }).click();
-  await expect(message(page, 'Attached 1 file to “Glass”')).toBeVisible();
-  await page.getByRole('button', { name: 'Show it' }).click();
-  await expect(panel(page, 'Glass').getByText('Greta Amble', { exact: true })).toBeVisible();
-  await expect(panel(page, 'Glass').getByText('glass.eml')).toBeVisible();
-  await expect(panel(page, 'Glass').getByText(/The glass can be fitted/)).toBeVisible();
+test(
+  'a mail is read from its file, goes onto the event, and its calendar file comes in',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await goTo(page, 'Message');
+    await expect(page.getByRole('button', { name: 'An answer' })).toBeEnabled();
+    await page
+      .getByLabel('Mail or text file')
+      .setInputFiles({ name: 'glass.eml', mimeType: 'message/rfc822', buffer: Buffer.from(MAIL) });
+    const card = found(page, 'Found');
+    await expect(card.getByRole('textbox', { name: 'Place' })).toHaveValue('Pilot Station');
+    await card.getByRole('button', { name: 'Keep the event' }).click();
+    await expect(message(page, 'Attached 1 file to “Glass”')).toBeVisible();
+    await page.getByRole('button', { name: 'Show it' }).click();
+    await expect(panel(page, 'Glass').getByText('Greta Amble', { exact: true })).toBeVisible();
+    await expect(panel(page, 'Glass').getByText('glass.eml')).toBeVisible();
+    await expect(panel(page, 'Glass').getByText(/The glass can be fitted/)).toBeVisible();
 
-  await goTo(page, 'Message');
-  await page
-    .getByLabel('Mail or text file')
-    .setInputFiles({ name: 'glass.eml', mimeType: 'message/rfc822', buffer: Buffer.from(MAIL) });
-  await page.getByRole('button', { name: 'Look at what is in it' }).click();
-  await expect(page.getByRole('button', { name: 'Bring in 1 entry' })).toBeVisible();
-});
+    await goTo(page, 'Message');
+    await page
+      .getByLabel('Mail or text file')
+      .setInputFiles({ name: 'glass.eml', mimeType: 'message/rfc822', buffer: Buffer.from(MAIL) });
+    await page.getByRole('button', { name: 'Look at what is in it' }).click();
+    await expect(page.getByRole('button', { name: 'Bring in 1 entry' })).toBeVisible();
+  },
+);

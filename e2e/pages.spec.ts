@@ -1,10 +1,7 @@
 import type { Page } from '@playwright/test';
-import { bar, expect, message, openDemo, panel, test } from './fixtures';
+import { bar, expect, message, openDemo, panel, takeHold, test } from './fixtures';
 
 const points = (page: Page) => page.getByRole('list', { name: 'Points' });
-const point = (page: Page, text: string) =>
-  points(page).getByRole('listitem').filter({ hasText: text });
-
 /** Opens the page of an event by its details. */
 async function openPage(page: Page, title: string): Promise<void> {
   await bar(page, title).click();
@@ -23,13 +20,7 @@ test('a meeting is prepared, run in quiet mode, and left with follow-ups', async
     .fill('Who comes along, 5 min');
   await page.keyboard.press('Enter');
   await expect(page.getByText('5 points, 1 h 5 min: 5 min too long')).toBeVisible();
-  await point(page, 'Who comes along')
-    .getByRole('button', { name: /^Move / })
-    .focus();
-  await page.keyboard.press('Space');
-  await expect(
-    page.getByText('Who comes along is at the place of Who comes along.'),
-  ).toBeAttached();
+  await takeHold(page, 'Who comes along');
   await page.keyboard.press('ArrowUp');
   await expect(page.getByText('Who comes along is at the place of When they')).toBeAttached();
   await page.keyboard.press('Space');
@@ -67,27 +58,31 @@ test('a meeting is prepared, run in quiet mode, and left with follow-ups', async
   await expect(followUps.getByRole('listitem')).toHaveCount(4);
 });
 
-test('notes that are begun wait, and what a series left open is carried on', async ({ page }) => {
-  await openDemo(page);
-  await openPage(page, 'Week close-out');
-  await expect(page.getByRole('list', { name: 'Left open last time' })).toContainText(
-    'Who has the gate key',
-  );
-  await page.getByRole('button', { name: 'Carry 2 open points on to this time' }).click();
-  await expect(points(page).getByRole('listitem')).toHaveCount(4);
-  await expect(message(page, 'Carried on 2 points of “Week close-out”')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(points(page).getByRole('listitem')).toHaveCount(2);
+test(
+  'notes that are begun wait, and what a series left open is carried on',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await openPage(page, 'Week close-out');
+    await expect(page.getByRole('list', { name: 'Left open last time' })).toContainText(
+      'Who has the gate key',
+    );
+    await page.getByRole('button', { name: 'Carry 2 open points on to this time' }).click();
+    await expect(points(page).getByRole('listitem')).toHaveCount(4);
+    await expect(message(page, 'Carried on 2 points of “Week close-out”')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(points(page).getByRole('listitem')).toHaveCount(2);
 
-  await page.getByRole('button', { name: 'Write notes' }).click();
-  const field = page.getByRole('textbox', { name: 'Notes, in simple Markdown' });
-  await field.fill('**Oskar** locks up');
-  await page.reload();
-  await expect(field).toHaveValue('**Oskar** locks up');
-  await page.getByRole('button', { name: 'Keep notes' }).click();
-  await expect(page.locator('strong', { hasText: 'Oskar' })).toBeVisible();
-  await page.getByRole('button', { name: 'Go there' }).click();
-  await expect(page.getByText('Nothing is written down yet.')).toBeVisible();
-  await page.getByRole('button', { name: 'Its page' }).click();
-  await expect(page.locator('strong', { hasText: 'Oskar' })).toBeVisible();
-});
+    await page.getByRole('button', { name: 'Write notes' }).click();
+    const field = page.getByRole('textbox', { name: 'Notes, in simple Markdown' });
+    await field.fill('**Oskar** locks up');
+    await page.reload();
+    await expect(field).toHaveValue('**Oskar** locks up');
+    await page.getByRole('button', { name: 'Keep notes' }).click();
+    await expect(page.locator('strong', { hasText: 'Oskar' })).toBeVisible();
+    await page.getByRole('button', { name: 'Go there' }).click();
+    await expect(page.getByText('Nothing is written down yet.')).toBeVisible();
+    await page.getByRole('button', { name: 'Its page' }).click();
+    await expect(page.locator('strong', { hasText: 'Oskar' })).toBeVisible();
+  },
+);

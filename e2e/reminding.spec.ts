@@ -17,57 +17,63 @@ async function giveAddress(page: Page, label: string, address: string): Promise<
   await field.press('Enter');
 }
 
-test('reminders are set by hand: those of the calendar, none, or its own, each in its way', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await enterLine(page, 'Wick fitting Thu 16:00 for 45 min in Clients, 25 min to get there');
-  await expect(message(page, /^Added “Wick fitting”/)).toBeVisible();
-  await bar(page, 'Wick fitting').click();
-  const details = panel(page, 'Wick fitting');
-  await expect(details.getByText('Reminder 15 min before, as Clients has it')).toBeVisible();
-  await expect(details.getByText(/^25 min to get there · Leave by 15:35$/)).toBeVisible();
+test(
+  'reminders are set by hand: those of the calendar, none, or its own, each in its way',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await enterLine(page, 'Wick fitting Thu 16:00 for 45 min in Clients, 25 min to get there');
+    await expect(message(page, /^Added “Wick fitting”/)).toBeVisible();
+    await bar(page, 'Wick fitting').click();
+    const details = panel(page, 'Wick fitting');
+    await expect(details.getByText('Reminder 15 min before, as Clients has it')).toBeVisible();
+    await expect(details.getByText(/^25 min to get there · Leave by 15:35$/)).toBeVisible();
 
-  await details.getByRole('button', { name: 'Edit' }).click();
-  const editor = panel(page, 'Edit “Wick fitting”');
-  await editor.getByRole('button', { name: /^Reminders: / }).click();
-  const whose = editor.getByRole('radiogroup', { name: 'Reminders' });
-  await expect(whose.getByRole('radio', { name: /^As Clients has it/ })).toBeChecked();
-  await whose.getByRole('radio', { name: 'Its own' }).click();
-  const own = editor.getByRole('group', { name: 'Its own reminders' });
-  await own.getByRole('button', { name: 'When it is time to leave' }).click();
-  await own.getByRole('combobox', { name: 'How: 15 min before' }).selectOption('Text message');
-  const words = own.getByRole('textbox', { name: 'Another, in words' });
-  await words.fill('sometime');
-  await words.press('Enter');
-  await expect(own.getByRole('alert')).toContainText('90 min before');
-  await words.fill('the day before at 18:00 by mail');
-  await words.press('Enter');
-  await expect(own.getByRole('listitem')).toHaveText([
-    /^The day before, 18:00/,
-    /^15 min before/,
-    /^When it is time to leave/,
-  ]);
-  await editor.getByRole('radio', { name: 'High' }).click();
-  await editor.getByRole('button', { name: 'Keep' }).click();
-  await expect(message(page, /^Changed “Wick fitting”/)).toBeVisible();
-  await expect(bar(page, 'Wick fitting')).toHaveAccessibleName(/high importance, leave by 15:35$/);
+    await details.getByRole('button', { name: 'Edit' }).click();
+    const editor = panel(page, 'Edit “Wick fitting”');
+    await editor.getByRole('button', { name: /^Reminders: / }).click();
+    const whose = editor.getByRole('radiogroup', { name: 'Reminders' });
+    await expect(whose.getByRole('radio', { name: /^As Clients has it/ })).toBeChecked();
+    await whose.getByRole('radio', { name: 'Its own' }).click();
+    const own = editor.getByRole('group', { name: 'Its own reminders' });
+    await own.getByRole('button', { name: 'When it is time to leave' }).click();
+    await own.getByRole('combobox', { name: 'How: 15 min before' }).selectOption('Text message');
+    const words = own.getByRole('textbox', { name: 'Another, in words' });
+    await words.fill('sometime');
+    await words.press('Enter');
+    await expect(own.getByRole('alert')).toContainText('90 min before');
+    await words.fill('the day before at 18:00 by mail');
+    await words.press('Enter');
+    await expect(own.getByRole('listitem')).toHaveText([
+      /^The day before, 18:00/,
+      /^15 min before/,
+      /^When it is time to leave/,
+    ]);
+    await editor.getByRole('radio', { name: 'High' }).click();
+    await editor.getByRole('button', { name: 'Keep' }).click();
+    await expect(message(page, /^Changed “Wick fitting”/)).toBeVisible();
+    await expect(bar(page, 'Wick fitting')).toHaveAccessibleName(
+      /high importance, leave by 15:35$/,
+    );
 
-  // A calendar’s reminders are for the events that follow it, if the person says so.
-  await openDemo(page);
-  await goTo(page, 'Calendars');
-  await page.getByRole('button', { name: 'More for Clients' }).click();
-  await panel(page, 'Clients').getByRole('button', { name: 'Edit' }).click();
-  const calendar = panel(page, 'Edit Clients');
-  await calendar.getByRole('button', { name: 'What new events begin with' }).click();
-  const timed = calendar.getByRole('group', { name: 'Reminders of events with a time' });
-  await timed.getByRole('button', { name: '30 min before' }).click();
-  await calendar.getByRole('button', { name: 'Keep' }).click();
-  const question = panel(page, 'For the events that are there, too?');
-  await expect(question).toContainText(/\d+ events on Clients have the reminders of the calendar/);
-  await question.getByRole('button', { name: 'For all of them' }).click();
-  await expect(message(page, /^Changed Clients/)).toBeVisible();
-});
+    // A calendar’s reminders are for the events that follow it, if the person says so.
+    await openDemo(page);
+    await goTo(page, 'Calendars');
+    await page.getByRole('button', { name: 'More for Clients' }).click();
+    await panel(page, 'Clients').getByRole('button', { name: 'Edit' }).click();
+    const calendar = panel(page, 'Edit Clients');
+    await calendar.getByRole('button', { name: 'What new events begin with' }).click();
+    const timed = calendar.getByRole('group', { name: 'Reminders of events with a time' });
+    await timed.getByRole('button', { name: '30 min before' }).click();
+    await calendar.getByRole('button', { name: 'Keep' }).click();
+    const question = panel(page, 'For the events that are there, too?');
+    await expect(question).toContainText(
+      /\d+ events on Clients have the reminders of the calendar/,
+    );
+    await question.getByRole('button', { name: 'For all of them' }).click();
+    await expect(message(page, /^Changed Clients/)).toBeVisible();
+  },
+);
 
 test(
   'a sleep, a clock change, a zone change: each is told at its time, and what was missed is listed',

@@ -139,32 +139,34 @@ test('a task is dragged onto the sheet, by hand and by keys, and asks how it sta
   await expect(asked).toBeHidden();
 });
 
-test('many tasks are changed after a look at each, and removed ones come back', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await goTo(page, 'Tasks');
-  await page.getByRole('button', { name: 'Change these …' }).click();
-  const dialog = panel(page, /^Change \d+ tasks$/);
-  await dialog.getByRole('button', { name: 'Choose a change' }).click();
-  await page.getByRole('button', { name: 'Move by days' }).click();
-  const lines = dialog.getByRole('list', { name: 'What becomes of each' });
-  await expect(
-    lines.getByRole('listitem').filter({ hasText: 'Label the lamp crates' }),
-  ).toContainText(/Due: .*→ Tue,? 1 Dec/);
-  await lines.getByRole('checkbox', { name: /^Order shellac/ }).click();
-  await dialog.getByRole('button', { name: 'Change 9 tasks' }).click();
-  await expect(message(page, 'Changed 9 tasks')).toBeVisible();
-  await expect(task(page, 'Order shellac')).toContainText(/due Fri,? 27 Nov/);
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+test(
+  'many tasks are changed after a look at each, and removed ones come back',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await goTo(page, 'Tasks');
+    await page.getByRole('button', { name: 'Change these …' }).click();
+    const dialog = panel(page, /^Change \d+ tasks$/);
+    await dialog.getByRole('button', { name: 'Choose a change' }).click();
+    await page.getByRole('button', { name: 'Move by days' }).click();
+    const lines = dialog.getByRole('list', { name: 'What becomes of each' });
+    await expect(
+      lines.getByRole('listitem').filter({ hasText: 'Label the lamp crates' }),
+    ).toContainText(/Due: .*→ Tue,? 1 Dec/);
+    await lines.getByRole('checkbox', { name: /^Order shellac/ }).click();
+    await dialog.getByRole('button', { name: 'Change 9 tasks' }).click();
+    await expect(message(page, 'Changed 9 tasks')).toBeVisible();
+    await expect(task(page, 'Order shellac')).toContainText(/due Fri,? 27 Nov/);
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
 
-  await task(page, 'Order shellac')
-    .getByRole('button', { name: /^Order shellac,/ })
-    .click();
-  await panel(page, 'Order shellac').getByRole('button', { name: 'Remove', exact: true }).click();
-  await expect(message(page, 'Removed “Order shellac”')).toBeVisible();
-  await goTo(page, 'Removed');
-  await page.getByRole('button', { name: 'Bring back Order shellac' }).click();
-  await goTo(page, 'Tasks');
-  await expect(task(page, 'Order shellac')).toBeVisible();
-});
+    await task(page, 'Order shellac')
+      .getByRole('button', { name: /^Order shellac,/ })
+      .click();
+    await panel(page, 'Order shellac').getByRole('button', { name: 'Remove', exact: true }).click();
+    await expect(message(page, 'Removed “Order shellac”')).toBeVisible();
+    await goTo(page, 'Removed');
+    await page.getByRole('button', { name: 'Bring back Order shellac' }).click();
+    await goTo(page, 'Tasks');
+    await expect(task(page, 'Order shellac')).toBeVisible();
+  },
+);

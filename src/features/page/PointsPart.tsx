@@ -13,7 +13,7 @@ import { Card } from '@/ui/Card';
 import { Check } from '@/ui/Check';
 import { Dialog } from '@/ui/Dialog';
 import { NumberField } from '@/ui/NumberField';
-import { Sortable, SortableRow } from '@/ui/Sortable';
+import { Sortable } from '@/ui/sortable/Sortable';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
 import { useWritePage } from './useWritePage';
@@ -113,6 +113,47 @@ export function PointsPart({ page, isFollowed, onFollowUp }: Props) {
     );
   }
 
+  function row(id: string) {
+    const nth = agenda.findIndex((point) => point.id === id);
+    const point = agenda[nth];
+    if (!point) return null;
+    const start = o.wholeDay ? null : starts[nth];
+    return (
+      <>
+        <Check
+          label={`Dealt with: ${point.text}`}
+          isLabelHidden
+          isOn={point.done}
+          onChange={(done) =>
+            void put({ ...point, done }, done ? 'Dealt with a point of' : 'Took up a point of')
+          }
+        />
+        <View style={styles.text}>
+          <Text style={point.done ? [styles.done, { color: palette.dim }] : styles.open}>
+            {point.text}
+          </Text>
+          {point.minutes > 0 && (
+            <Text variant="bodySmall" style={{ color: palette.dim }}>
+              {[
+                start == null ? '' : sayMinute(minuteOfDay(start), wording.hourCycle),
+                sayLength(point.minutes),
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </Text>
+          )}
+        </View>
+        <IconButton
+          icon="pencil-outline"
+          size={18}
+          accessibilityLabel={`Change ${point.text}`}
+          onPress={() => setChanged(point.id)}
+          style={styles.icon}
+        />
+      </>
+    );
+  }
+
   if (isFollowed)
     return agenda.length === 0 ? null : (
       <Card title="Points">
@@ -126,44 +167,13 @@ export function PointsPart({ page, isFollowed, onFollowUp }: Props) {
       <Text role="status" style={{ color: sum > length && length ? palette.brick : palette.dim }}>
         {agenda.length ? sayPoints(agenda, length) : 'What is to be dealt with? One line for each.'}
       </Text>
-      <Sortable name="Points" ids={agenda.map(({ id }) => id)} nameOf={nameOf} onMove={move}>
-        {agenda.map((point, nth) => (
-          <SortableRow key={point.id} id={point.id} name={point.text}>
-            <Check
-              label={`Dealt with: ${point.text}`}
-              isLabelHidden
-              isOn={point.done}
-              onChange={(done) =>
-                void put({ ...point, done }, done ? 'Dealt with a point of' : 'Took up a point of')
-              }
-            />
-            <View style={styles.text}>
-              <Text style={point.done ? [styles.done, { color: palette.dim }] : styles.open}>
-                {point.text}
-              </Text>
-              {point.minutes > 0 && (
-                <Text variant="bodySmall" style={{ color: palette.dim }}>
-                  {[
-                    o.wholeDay || starts[nth] == null
-                      ? ''
-                      : sayMinute(minuteOfDay(starts[nth]), wording.hourCycle),
-                    sayLength(point.minutes),
-                  ]
-                    .filter(Boolean)
-                    .join(' · ')}
-                </Text>
-              )}
-            </View>
-            <IconButton
-              icon="pencil-outline"
-              size={18}
-              accessibilityLabel={`Change ${point.text}`}
-              onPress={() => setChanged(point.id)}
-              style={styles.icon}
-            />
-          </SortableRow>
-        ))}
-      </Sortable>
+      <Sortable
+        name="Points"
+        ids={agenda.map(({ id }) => id)}
+        nameOf={nameOf}
+        onMove={move}
+        row={row}
+      />
       <TypedLine
         label="A point, and its minutes"
         placeholder="Crate sizes, 10 min"

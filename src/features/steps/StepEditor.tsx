@@ -116,7 +116,7 @@ function Replace({ step, onChange }: Props & { step: { kind: 'replace' } & BulkS
 }
 
 /** What a step needs to know, to be put in. */
-export function StepEditor(props: Props) {
+export default function StepEditor(props: Props) {
   const { step, setting, onChange } = props;
   const { preferences, calendars } = setting;
   switch (step.kind) {

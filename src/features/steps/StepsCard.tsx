@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 import { STEP_NAMES } from '@/core/bulk/sayBulk';
@@ -11,7 +11,9 @@ import { ToggleChip } from '@/ui/ToggleChip';
 import { usePalette } from '@/ui/theme/theme';
 import { newStep, STEP_GROUPS } from './newStep';
 import type { StepSetting } from './StepEditor';
-import { StepEditor } from './StepEditor';
+
+// It comes with the first change that is chosen: two screens share it, and the sheet does without.
+const StepEditor = lazy(() => import('./StepEditor'));
 
 interface Props {
   steps: readonly BulkStep[];
@@ -58,7 +60,9 @@ export function StepsCard({ steps, setting, kinds: offered, isChoiceOpen = true,
               onPress={() => put(i, null)}
             />
           </View>
-          <StepEditor step={step} setting={setting} onChange={(next) => put(i, next)} />
+          <Suspense>
+            <StepEditor step={step} setting={setting} onChange={(next) => put(i, next)} />
+          </Suspense>
         </View>
       ))}
       <View style={styles.head}>

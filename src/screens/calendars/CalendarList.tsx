@@ -6,7 +6,7 @@ import { count } from '@/core/time/words';
 import { useDo } from '@/data/commands';
 import { usePreferences } from '@/data/preferences';
 import { Mark } from '@/ui/Mark';
-import { Sortable, SortableRow } from '@/ui/Sortable';
+import { Sortable } from '@/ui/sortable/Sortable';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
 import { CalendarMenu } from '@/features/calendars/CalendarMenu';
@@ -37,7 +37,7 @@ function Row({ calendar, events, isDefault, onMenu }: RowProps) {
         : '',
   ];
   return (
-    <SortableRow id={calendar.id} name={calendar.name}>
+    <>
       <Mark mark={calendar.mark} colour={inkColours(calendar.ink, palette).edge} size={18} />
       <View style={styles.text}>
         <Text style={styles.name}>{calendar.name}</Text>
@@ -58,7 +58,7 @@ function Row({ calendar, events, isDefault, onMenu }: RowProps) {
         }
         aria-label={`Show ${calendar.name}`}
       />
-    </SortableRow>
+    </>
   );
 }
 
@@ -80,6 +80,20 @@ export function CalendarList({
   const nameOf = (id: string) => all.find((one) => one.id === id)?.name ?? '';
   const chosen = all.find(({ id }) => id === menuFor);
 
+  function row(id: string) {
+    const calendar = calendars.find((one) => one.id === id);
+    return (
+      calendar && (
+        <Row
+          calendar={calendar}
+          events={counts[id] ?? 0}
+          isDefault={settings.defaultCalendarId === id}
+          onMenu={() => setMenuFor(id)}
+        />
+      )
+    );
+  }
+
   return (
     <>
       <Sortable
@@ -87,17 +101,8 @@ export function CalendarList({
         ids={calendars.map(({ id }) => id)}
         nameOf={nameOf}
         onMove={(id, toId) => void act({ kind: 'moveCalendar', id, toId })}
-      >
-        {calendars.map((calendar) => (
-          <Row
-            key={calendar.id}
-            calendar={calendar}
-            events={counts[calendar.id] ?? 0}
-            isDefault={settings.defaultCalendarId === calendar.id}
-            onMenu={() => setMenuFor(calendar.id)}
-          />
-        ))}
-      </Sortable>
+        row={row}
+      />
       {chosen && (
         <CalendarMenu calendar={chosen} calendars={all} onClose={() => setMenuFor(null)} />
       )}

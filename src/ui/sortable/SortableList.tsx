@@ -14,67 +14,12 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import type { ReactNode } from 'react';
-import { Icon } from './icons/Icon';
-import { usePalette } from './theme/theme';
+import { Icon } from '../icons/Icon';
+import { usePalette } from '../theme/theme';
+import type { SortableProps } from './Sortable';
 
-interface Props {
-  /** What the list is called. */
-  name: string;
-  /** Ids of its rows in their order, and what each is called. */
-  ids: readonly string[];
-  nameOf(id: string): string;
-  /** A row was put at the place of another. */
-  onMove(id: string, toId: string): void;
-  /** A `SortableRow` for each id. */
-  children: ReactNode;
-}
-
-/** A list whose order is changed by dragging or with the keyboard. */
-export function Sortable({ name, ids, nameOf, onMove, children }: Props) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const called = (id: string | number) => nameOf(String(id));
-  return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={closestCenter}
-      accessibility={{
-        screenReaderInstructions: {
-          draggable: 'Press space to take hold, the arrows to move, space again to let go.',
-        },
-        announcements: {
-          onDragStart: ({ active }) => `Took hold of ${called(active.id)}.`,
-          onDragOver: ({ active, over }) =>
-            over ? `${called(active.id)} is at the place of ${called(over.id)}.` : undefined,
-          onDragEnd: ({ active }) => `Let go of ${called(active.id)}.`,
-          onDragCancel: ({ active }) => `${called(active.id)} is back at its place.`,
-        },
-      }}
-      onDragEnd={({ active, over }) => {
-        if (over && over.id !== active.id) onMove(String(active.id), String(over.id));
-      }}
-    >
-      <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
-        <div role="list" aria-label={name}>
-          {children}
-        </div>
-      </SortableContext>
-    </DndContext>
-  );
-}
-
-/** A row of a `Sortable`, with the handle that it is moved by. */
-export function SortableRow({
-  id,
-  name,
-  children,
-}: {
-  id: string;
-  name: string;
-  children: ReactNode;
-}) {
+/** A row with the handle that it is moved by. */
+function SortableRow({ id, name, children }: { id: string; name: string; children: ReactNode }) {
   const palette = usePalette();
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id,
@@ -105,5 +50,45 @@ export function SortableRow({
       </button>
       {children}
     </div>
+  );
+}
+
+/** A list whose order is changed by dragging or with the keyboard. */
+export default function SortableList({ name, ids, nameOf, row, onMove }: SortableProps) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const called = (id: string | number) => nameOf(String(id));
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      accessibility={{
+        screenReaderInstructions: {
+          draggable: 'Press space to take hold, the arrows to move, space again to let go.',
+        },
+        announcements: {
+          onDragStart: ({ active }) => `Took hold of ${called(active.id)}.`,
+          onDragOver: ({ active, over }) =>
+            over ? `${called(active.id)} is at the place of ${called(over.id)}.` : undefined,
+          onDragEnd: ({ active }) => `Let go of ${called(active.id)}.`,
+          onDragCancel: ({ active }) => `${called(active.id)} is back at its place.`,
+        },
+      }}
+      onDragEnd={({ active, over }) => {
+        if (over && over.id !== active.id) onMove(String(active.id), String(over.id));
+      }}
+    >
+      <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
+        <div role="list" aria-label={name}>
+          {ids.map((id) => (
+            <SortableRow key={id} id={id} name={nameOf(id)}>
+              {row(id)}
+            </SortableRow>
+          ))}
+        </div>
+      </SortableContext>
+    </DndContext>
   );
 }
