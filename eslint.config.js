@@ -26,6 +26,7 @@ const CORE_ROOMS = [
   'colour',
   'calendars',
   'editing',
+  'people',
   'query',
   'bulk',
   'jot',

@@ -1,6 +1,7 @@
 import type { CalendarEvent } from '@/core/model/event';
 import { newEvent } from '@/core/model/event';
 import { formatDate, MINUTE, DAY, formatLocal } from '@/core/time/civil';
+import { dice } from './dice';
 
 /** Days of weather that are known, and that are foretold. */
 const BACK = 7;
@@ -11,12 +12,6 @@ const TIDES = 45;
 const BETWEEN_TIDES = 745;
 
 const SKIES = ['bright', 'rain', 'fog', 'clouds', 'showers', 'wind', 'frost'] as const;
-
-/** A number from 0 to below 1 that is always the same for the same day and reason. */
-function dice(day: number, reason: number): number {
-  const x = Math.sin(day * 12.9898 + reason * 78.233) * 43758.5453;
-  return x - Math.floor(x);
-}
 
 const date = (day: number) => ({ kind: 'date', date: formatDate(day) }) as const;
 

@@ -12,6 +12,7 @@ import { DAY, formatDate, formatLocal, MINUTE, parseLocal, startOfWeek } from '@
 import { travelBetween } from '@/core/time/sheetClock';
 import { CALENDARS, CATEGORIES } from './calendars';
 import { MESS } from './mess';
+import { PEOPLE } from './office';
 import type { SeriesSpec } from './series';
 import { SERIES } from './series';
 import type { SingleSpec } from './singles';
@@ -187,6 +188,7 @@ export function demoSeed({ today, now }: { today: number; now: number }): TypedR
       record: withFeed(calendar, now),
     })),
     ...CATEGORIES.map(({ category }): TypedRecord => ({ type: 'category', record: category })),
+    ...PEOPLE.map((person): TypedRecord => ({ type: 'person', record: person })),
     ...events.map((event): TypedRecord => ({ type: 'event', record: labelled(event) })),
     ...TASKS.map((spec, i): TypedRecord => ({
       type: 'task',

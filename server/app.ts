@@ -4,6 +4,7 @@ import type { Express, NextFunction, Request, Response } from 'express';
 import express from 'express';
 import { DAY } from '../src/core/time/civil';
 import { feeds } from './feeds';
+import { office } from './office';
 import { onlyOwnNames } from './onlyOwn';
 import { outbox } from './outbox';
 import { rooms } from './rooms';
@@ -73,6 +74,7 @@ export function createApp(
   app.use(safetyHeaders);
   app.use('/feeds', standIns(today));
   app.use('/feed', feeds());
+  app.use('/office', office(today));
   app.use('/outbox', outbox());
   app.use(rooms());
   // Names under these hold a hash of what is in them, so that they can be kept for good.

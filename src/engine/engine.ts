@@ -22,6 +22,7 @@ import type { FoundBy } from './queries/asked';
 import { Queries } from './queries/queries';
 import { Messages } from './messages/messages';
 import { Pages } from './pages/pages';
+import { People } from './people/people';
 import type { ReadOnly, Unsaved } from './repository';
 import type { SendMessage } from './reminders/outbox';
 import { Reminders } from './reminders/reminders';
@@ -81,6 +82,7 @@ export type EngineProtocol = Pick<
   | 'tasks'
   | 'pages'
   | 'messages'
+  | 'people'
   | 'retry'
 >;
 
@@ -88,7 +90,8 @@ export type EngineProtocol = Pick<
  * The heart of the app behind the page: holds all records and the index of events, and gives them to
  * what is asked (`queries`), found (`finding`), done (`commands`), looked at before it is done to many
  * (`bulk`), put in order (`tidying`), to do (`tasks`), read around one event
- * (`pages`) or out of a message (`messages`), brought in or out (`files`) and followed (`feeds`).
+ * (`pages`) or out of a message (`messages`), known of others (`people`), brought in or out (`files`)
+ * and followed (`feeds`).
  * Runs in a web worker.
  */
 export class Engine {
@@ -109,6 +112,7 @@ export class Engine {
   readonly tasks: Tasks;
   readonly pages: Pages;
   readonly messages: Messages;
+  readonly people: People;
   private progress = { loaded: 0, total: 1, ready: false };
   private onStatus: OnStatus = () => undefined;
   private lastTold = 0;
@@ -163,6 +167,7 @@ export class Engine {
     this.tasks = new Tasks({ records: repository, index, foundBy });
     this.pages = new Pages({ records: repository, index }, this.tasks);
     this.messages = new Messages(queries);
+    this.people = new People({ records: repository, index, ask: outside.askFeed });
     this.repository = repository;
     this.queries = queries;
     this.commands = commands;

@@ -1,6 +1,7 @@
 import { calendar } from './calendar';
 import { event } from './event';
-import { category, colleague, settings } from './others';
+import { category, settings } from './others';
+import { person } from './person';
 import { reminding } from '../reminders/reminding';
 import { left } from './left';
 import { question } from './question';
@@ -72,10 +73,10 @@ export const KINDS = {
     isInBackup: true,
   },
   lens: { schema: lens, one: 'lens', many: 'lenses', isOnCalendar: false, isInBackup: true },
-  colleague: {
-    schema: colleague,
-    one: 'colleague',
-    many: 'colleagues',
+  person: {
+    schema: person,
+    one: 'person',
+    many: 'people',
     isOnCalendar: false,
     isInBackup: true,
   },

@@ -3,7 +3,8 @@ import { dayOf, eventTime, wallOf, zoneOf } from './common';
 import { durationOf, event, isSeries, isWholeDay, lastsForward, newEvent } from './event';
 import { changedDate } from './eventFields';
 import { INKS, MARKS, nextInkAndMark } from './inks';
-import { colleague, DEFAULT_SETTINGS, settings } from './others';
+import { DEFAULT_SETTINGS, settings } from './others';
+import { person } from './person';
 import { newTask, task } from './task';
 import { DEFAULT_VIEW, lens } from './view';
 import { workdayOf } from './workweek';
@@ -108,8 +109,17 @@ test('the parts of the model that no screen uses yet are checked as well', () =>
   expect(task.safeParse({ ...made, due: 'soon' }).success).toBe(false);
   expect(task.safeParse({ ...made, rule: 'FREQ=OFTEN' }).success).toBe(false);
   expect(
-    colleague.safeParse({ id: 'ida', name: 'Ida Solberg', zone: 'Quay/3', address: '' }).success,
-  ).toBe(false);
+    person
+      .safeParse({
+        id: 'ida',
+        name: 'Ida Solberg',
+        zone: 'Quay/3',
+        ink: '#1F5A4C',
+        mark: 'ring',
+        workweek: DEFAULT_SETTINGS.workweek,
+      })
+      .error?.issues.map(({ path }) => path.join('.')),
+  ).toEqual(['zone']);
   const week = {
     id: 'l',
     name: 'My working week',

@@ -28,14 +28,6 @@ export const workweek = z.object({
 });
 export type Workweek = z.infer<typeof workweek>;
 
-export const colleague = z.object({
-  id,
-  name: z.string().min(1),
-  zone: zoneName,
-  address: z.string(),
-});
-export type Colleague = z.infer<typeof colleague>;
-
 /** Another zone that the person keeps an eye on: under which name, and whether the sheet has its hours too. */
 const watchedZone = z.object({ zone: zoneName, label: z.string().min(1), onSheet: z.boolean() });
 export type WatchedZone = z.infer<typeof watchedZone>;

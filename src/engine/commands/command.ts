@@ -24,6 +24,7 @@ import {
 import { keepLens, moveLens, removeLens } from './lenses';
 import type { Plan, Situation } from './plan';
 import { carryPoints, writePage } from './pages';
+import { keepPerson, removePerson, showPerson } from './people';
 import { keepQuestion, removeQuestion } from './questions';
 import { keepRule, removeRule } from './rules';
 import { editSeriesDates, removeSeriesDates, restoreSeriesDate } from './series';
@@ -91,6 +92,9 @@ const PLANNERS = {
   bringBackTasks,
   writePage,
   carryPoints,
+  keepPerson,
+  removePerson,
+  showPerson,
 };
 
 type Planners = typeof PLANNERS;

@@ -1,15 +1,13 @@
 import { nanoid } from 'nanoid';
 import { canBeIndexed } from '@/core/agenda/eventIndex';
 import { planFeed } from '@/core/files/feed';
-import { decodeText } from '@/core/files/ics/decode';
 import type { FileContents } from '@/core/files/ics/readFile';
-import { readCalendarFile } from '@/core/files/ics/readFile';
 import { FileError } from '@/core/files/ics/scan';
 import type { Calendar, Feed } from '@/core/model/calendar';
 import { MINUTE } from '@/core/time/civil';
 import { count } from '@/core/time/words';
 import type { EpochMs } from '@/core/time/units';
-import { yieldToEventLoop } from '../yieldToEventLoop';
+import { readContents } from '../files/readContents';
 import type { Repository } from '../repository';
 
 /** What a feed's server answered. */
@@ -27,15 +25,6 @@ export interface FeedLook {
 /** News that are kept of one refresh. */
 const NEWS = 100;
 
-async function read(bytes: Uint8Array, now: EpochMs): Promise<FileContents> {
-  const reader = readCalendarFile(decodeText(bytes).text, now);
-  for (;;) {
-    const step = reader.next();
-    if (step.done) return step.value;
-    await yieldToEventLoop();
-  }
-}
-
 const countOf = ({ events, looseDates }: FileContents) => events.length + looseDates.length;
 
 /** Keeps followed calendars like their feeds. What a feed brings is nobody's action: it is not undone. */
@@ -50,7 +39,7 @@ export class FeedSync {
     const answer: FeedAnswer =
       typeof source === 'string' ? await this.ask(source) : { isSame: false, bytes: source };
     if (answer.isSame) throw new FileError('The server there sent nothing.');
-    const contents = await read(answer.bytes, now);
+    const contents = await readContents(answer.bytes, now);
     return { name: contents.name, events: countOf(contents) };
   }
 
@@ -76,7 +65,7 @@ export class FeedSync {
         ? { isSame: false, bytes: file }
         : await this.ask(feed.address, feed.etag);
       if (answer.isSame) await this.note(calendarId, { checked: now, problem: undefined });
-      else await this.take(calendarId, await read(answer.bytes, now), answer.etag, now);
+      else await this.take(calendarId, await readContents(answer.bytes, now), answer.etag, now);
     } catch (error) {
       if (!(error instanceof FileError)) throw error;
       await this.note(calendarId, { checked: now, problem: error.message });

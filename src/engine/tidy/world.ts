@@ -34,7 +34,7 @@ export function worldOf({ records, index }: Looked, { now, zone, wording }: Look
       .filter(({ removedAt, calendarId }) => removedAt === undefined && own.has(calendarId)),
     calendars,
     categories: records.all('category'),
-    colleagues: records.all('colleague'),
+    people: records.all('person'),
     settings: records.get('settings', 'mine') ?? DEFAULT_SETTINGS,
     now,
     zone,

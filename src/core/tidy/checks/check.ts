@@ -1,7 +1,8 @@
 import type { Occurrence } from '../../agenda/occurrence';
 import type { Calendar } from '../../model/calendar';
 import type { CalendarEvent } from '../../model/event';
-import type { Category, Colleague, Settings } from '../../model/others';
+import type { Category, Settings } from '../../model/others';
+import type { Person } from '../../model/person';
 import type { TidyRule } from '../../model/tidyRule';
 import type { Wording } from '../../time/words';
 import type { DayNumber, EpochMs } from '../../time/units';
@@ -13,7 +14,7 @@ export interface World {
   /** All calendars, without removed ones. */
   calendars: readonly Calendar[];
   categories: readonly Category[];
-  colleagues: readonly Colleague[];
+  people: readonly Person[];
   settings: Settings;
   /** Epoch ms */
   now: EpochMs;

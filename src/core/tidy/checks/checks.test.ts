@@ -5,6 +5,7 @@ import type { CalendarEvent } from '../../model/event';
 import { newEvent } from '../../model/event';
 import type { Category, Settings } from '../../model/others';
 import { DEFAULT_SETTINGS } from '../../model/others';
+import { newPerson } from '../../model/person';
 import { DAY, parseDate } from '../../time/civil';
 import type { Finding, Hand, World } from './check';
 import { CHECKS, findingsOf, leftKey } from './index';
@@ -63,7 +64,7 @@ function worldOf({ events, calendars = CALENDARS, categories = [], settings }: S
     events: events.filter(({ calendarId }) => own.has(calendarId)),
     calendars,
     categories,
-    colleagues: [{ id: 'ida', name: 'Ida Solberg', zone: LONDON, address: '' }],
+    people: [newPerson({ id: 'ida', name: 'Ida Solberg', zone: LONDON })],
     settings: { ...DEFAULT_SETTINGS, ...settings },
     now: NOW,
     zone: LONDON,

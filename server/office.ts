@@ -1,0 +1,89 @@
+import type { Request, Response, Router } from 'express';
+import express from 'express';
+import type { Member } from '../demo/office';
+import { OFFICE, officeAddress } from '../demo/office';
+import { officeEvents, officeSpan } from '../demo/officeTime';
+import { EventIndex } from '../src/core/agenda/eventIndex';
+import { writeFreeBusy } from '../src/core/files/ics/freeBusy';
+import { writeCalendarFile } from '../src/core/files/ics/writeFile';
+import type { DirectoryEntry } from '../src/core/people/directory';
+import { newEvent } from '../src/core/model/event';
+import { busyOf } from '../src/core/people/busy';
+import { seenFields } from '../src/core/people/seeing';
+import { DAY } from '../src/core/time/civil';
+import type { DayNumber } from '../src/core/time/units';
+import { onlyApp } from './onlyOwn';
+
+/** What everybody in the office may know of a member. */
+const entryOf = ({
+  id,
+  name,
+  kind,
+  address,
+  zone,
+  workweek,
+  ink,
+  mark,
+}: Member): DirectoryEntry => ({
+  id,
+  name,
+  kind,
+  address,
+  zone,
+  workweek,
+  ink,
+  mark,
+  calendarAddress: officeAddress(id),
+});
+
+/** When a member's time is taken, and nothing else of it. */
+function bookedOnly(member: Member, today: DayNumber): string {
+  const { from, to } = officeSpan(today);
+  const index = new EventIndex();
+  for (const event of officeEvents(member, today)) index.put(event);
+  const window = { fromDay: from / DAY, toDay: to / DAY, zone: member.zone };
+  return writeFreeBusy({
+    uid: `${member.id}-time@lantern-quay.example`,
+    organizer: member.address,
+    from,
+    to,
+    stretches: busyOf(index.query(window, null).occurrences),
+    now: Date.now(),
+  });
+}
+
+/** A member's time as they let it be seen. */
+function timeOf(member: Member, today: DayNumber): string {
+  const { seeing } = member;
+  if (seeing === 'booked') return bookedOnly(member, today);
+  return writeCalendarFile({
+    name: member.name,
+    events: officeEvents(member, today).map((event) => newEvent(seenFields(event, seeing), 0)),
+    tasks: [],
+    passthrough: [],
+    now: Date.now(),
+  });
+}
+
+/**
+ * The stand-in for an office: who is in it (`GET /office/directory`), and when each has time
+ * (`GET /office/:id.ics`), as far as they let it be seen. `today` is a day number.
+ */
+export function office(today: () => number): Router {
+  const router = express.Router();
+  router.use(onlyApp);
+
+  router.get('/directory', (_request: Request, response: Response) => {
+    response.set('Cache-Control', 'no-store').json(OFFICE.map(entryOf));
+  });
+
+  router.get('/:id.ics', (request: Request, response: Response) => {
+    const member = OFFICE.find(({ id }) => id === request.params['id']);
+    if (!member) {
+      response.status(404).type('text').send('There is nobody of that name in the office.');
+      return;
+    }
+    response.set('Cache-Control', 'no-store').type('text/calendar').send(timeOf(member, today()));
+  });
+  return router;
+}
