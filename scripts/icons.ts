@@ -3,6 +3,8 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 
 const NAMES = [
+  'account-group-outline',
+  'account-multiple-outline',
   'account-outline',
   'airplane',
   'alert-outline',
@@ -113,6 +115,7 @@ const NAMES = [
   'tray-full',
   'truck-outline',
   'undo',
+  'tune-variant',
   'undo-variant',
   'upload-outline',
   'video-outline',

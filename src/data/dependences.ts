@@ -83,6 +83,11 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   page: onKinds('event', 'calendar', 'task'),
   effort: onKinds('task', 'event', 'calendar', 'settings'),
   placing: onKinds('task', 'event', 'calendar', 'settings'),
+  people: onKinds('person'),
+  peopleTime: onKinds('person'),
+  nextClear: onKinds('person'),
+  directory: () => false,
+  openings: onKinds('person', 'event', 'calendar', 'settings'),
   unsent: onKinds('reminding'),
   reminders: onKinds('event', 'task', 'calendar', 'reminding', 'settings'),
 };

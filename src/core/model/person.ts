@@ -48,6 +48,9 @@ export const USUAL_WEEK: Workweek = {
 /** The id of what stands for a person among calendars on the sheet. */
 export const personCalendarId = (personId: string) => `person:${personId}`;
 
+/** Whether an occurrence, by its id, is of somebody else's time. */
+export const isOfOthers = (occurrenceId: string): boolean => occurrenceId.startsWith('person:');
+
 /** The person's id that an id of a calendar stands for; null where it is a calendar's own. */
 export const personOfCalendarId = (calendarId: string): string | null =>
   calendarId.startsWith('person:') ? calendarId.slice('person:'.length) : null;

@@ -71,7 +71,7 @@ export const view = z.object({
   detail: detail.default('titles'),
   table: tableSetup.default(DEFAULT_TABLE),
   /** What a row or a column stands for. */
-  split: z.enum(['day', 'calendar']).default('day'),
+  split: z.enum(['day', 'calendar', 'person']).default('day'),
   filter: filter.default(EMPTY_FILTER),
   /** Whether each day has a line of what is due on it. */
   hasTasks: z.boolean().default(true),

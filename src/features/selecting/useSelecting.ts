@@ -1,13 +1,21 @@
 import type { RefObject } from 'react';
 import { useEffect } from 'react';
+import { isOfOthers } from '@/core/model/person';
 import { selection } from '@/data/selection';
 
-const chosenOf = (event: Event) =>
-  (event.target as HTMLElement).closest<HTMLElement>('[data-occ]')?.dataset['occ'];
+/** The occurrence that an event meets; none where it is of somebody else's time, which nothing is done to. */
+function chosenOf(event: Event): string | undefined {
+  const id = (event.target as HTMLElement).closest<HTMLElement>('[data-occ]')?.dataset['occ'];
+  return id === undefined || isOfOthers(id) ? undefined : id;
+}
+
+const ownBars = (element: HTMLElement) =>
+  [...element.querySelectorAll<HTMLElement>('[data-occ]')].filter(
+    ({ dataset }) => !isOfOthers(dataset['occ']!),
+  );
 
 /** Ids of what is drawn, in the order in which it stands. */
-const orderOf = (element: HTMLElement) =>
-  [...element.querySelectorAll<HTMLElement>('[data-occ]')].map(({ dataset }) => dataset['occ']!);
+const orderOf = (element: HTMLElement) => ownBars(element).map(({ dataset }) => dataset['occ']!);
 
 /** How far the mouse goes before a frame is drawn, in px. */
 const FRAME_FROM = 6;
@@ -27,7 +35,7 @@ const boxOf = (a: Point, b: Point) => ({
 /** Ids of what a frame touches. */
 function framed(element: HTMLElement, from: Point, to: Point): string[] {
   const frame = boxOf(from, to);
-  return [...element.querySelectorAll<HTMLElement>('[data-occ]')].flatMap((bar) => {
+  return ownBars(element).flatMap((bar) => {
     const box = bar.getBoundingClientRect();
     const isTouched =
       box.left < frame.right &&

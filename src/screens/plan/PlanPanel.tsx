@@ -15,6 +15,7 @@ import { TasksPanel } from './panels/TasksPanel';
 import { WorkdayPanel } from './panels/WorkdayPanel';
 import { DayPanel } from './panels/DayPanel';
 import { Details } from './panels/Details';
+import { PersonPanel } from './panels/PersonPanel';
 import { usePlan } from './PlanProvider';
 import type { Panel, ScopeAsk } from './planState';
 import { useLoadProps } from './load/useLoadProps';
@@ -194,6 +195,17 @@ export function PlanPanel({ panel }: { panel: Panel }) {
       return <LoadPanel {...load} onClose={close} />;
     case 'tasks':
       return <TasksPanel onClose={close} />;
+    case 'person':
+      return (
+        <PersonPanel
+          key={`${panel.personId} ${panel.occurrence?.id}`}
+          personId={panel.personId}
+          occurrence={panel.occurrence}
+          today={today}
+          preferences={preferences}
+          onClose={close}
+        />
+      );
     case 'zones':
       return (
         <ZonesPanel

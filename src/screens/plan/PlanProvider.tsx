@@ -19,6 +19,7 @@ import { useMoves } from './useMoves';
 import { usePlaceHistory } from './usePlaceHistory';
 import { useReveal } from './useReveal';
 import { useSheetContent } from './useSheetContent';
+import { useShownPeople } from './useSheetPeople';
 import { useSheetPlace } from './useSheetPlace';
 import { useZoom } from './useZoom';
 
@@ -70,7 +71,13 @@ function usePlanModel(state: PlanState, dispatch: Dispatch<PlanAction>) {
   );
   const preferences = useSheetPreferences(chosen, clock, zoom);
   const shown = usePlanCalendars(view.calendarIds, preferences);
-  const content = useSheetContent(place, preferences, { today, calendars: shown.calendars });
+  const people = useShownPeople();
+  const content = useSheetContent(
+    place,
+    preferences,
+    { today, calendars: shown.calendars },
+    people,
+  );
   const lensing = useLensPicking(place, preferences, today);
   const moves = useMoves(preferences, (panel) => dispatch({ do: 'open', panel }));
   const [panelHeight, setPanelHeight] = useState(0);
@@ -99,6 +106,7 @@ function usePlanModel(state: PlanState, dispatch: Dispatch<PlanAction>) {
     ...state,
     dispatch,
     ...shown,
+    people,
     preferences,
     today,
     place,

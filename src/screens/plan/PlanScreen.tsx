@@ -1,7 +1,10 @@
 import { useRouter } from 'expo-router';
 import Head from 'expo-router/head';
 import type { RefObject } from 'react';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
+import type { Occurrence } from '@/core/agenda/occurrence';
+import { personOfCalendarId } from '@/core/model/person';
 import { DAY, dayOfWall, DAYS_A_WEEK, startOfWeek } from '@/core/time/civil';
 import { suits } from '@/core/view/forms';
 import { cityOf } from '@/core/time/zoneNames';
@@ -100,11 +103,25 @@ function Sheet() {
   const { sheet, ...plan } = usePlan();
   const { place, content, preferences, panel, moves, calendarNew, dispatch } = plan;
   const { say } = useMessages();
+  const { asCalendars } = plan.people;
+  const calendars = useMemo(
+    () => (asCalendars.length ? [...plan.calendars, ...asCalendars] : plan.calendars),
+    [plan.calendars, asCalendars],
+  );
   const pastUntil = usePastUntil(preferences);
   useSelecting(sheet as unknown as RefObject<HTMLElement | null>);
+  const open = (occurrence: Occurrence) => {
+    const personId = personOfCalendarId(occurrence.calendarId);
+    const kind =
+      personId === null ? { kind: 'details' as const } : { kind: 'person' as const, personId };
+    dispatch({ do: 'open', panel: { ...kind, occurrence } });
+  };
   const hands = useStableHands({
-    onOpen: (occurrence) => dispatch({ do: 'open', panel: { kind: 'details', occurrence } }),
-    onMenu: (occurrence) => dispatch({ do: 'menu', of: occurrence }),
+    onOpen: open,
+    onMenu: (occurrence) =>
+      personOfCalendarId(occurrence.calendarId) === null
+        ? dispatch({ do: 'menu', of: occurrence })
+        : open(occurrence),
     onDrop: (occurrence, span) => void moves.drop(occurrence, span),
     onDraw: (span) =>
       dispatch({ do: 'open', panel: { kind: 'add', span, day: dayOfWall(span.start) } }),
@@ -129,7 +146,7 @@ function Sheet() {
           place={place}
           content={content}
           look={{
-            calendars: plan.calendars,
+            calendars,
             categories: plan.categories,
             categoryInks: plan.categoryInks,
             preferences,

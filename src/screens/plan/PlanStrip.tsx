@@ -3,6 +3,7 @@ import { Button } from 'react-native-paper';
 import { useIsWide } from '@/ui/useIsWide';
 import { CalendarsButton } from './CalendarsButton';
 import { CalendarStrip } from './CalendarStrip';
+import { PeopleButton } from './PeopleButton';
 import { HoursChip } from './PlanHeader';
 import { usePlan } from './PlanProvider';
 import { FilterButton } from './view/FilterButton';
@@ -11,6 +12,7 @@ import { ViewPicker } from './view/ViewPicker';
 /** How the sheet is seen, what the filter holds back, and the way back from hours that were opened. */
 export function PlanView() {
   const { categories, content, dialog, dispatch, place } = usePlan();
+  const isWide = useIsWide();
   const { view } = place;
   return (
     <View style={styles.view}>
@@ -23,6 +25,7 @@ export function PlanView() {
         onOpen={(isOpen) => dispatch({ do: 'ask', dialog: isOpen ? 'filter' : null })}
         onFilter={(filter) => place.show({ ...view, filter })}
       />
+      {isWide && <PeopleButton />}
       {content.isWidened && (
         <Button
           mode="contained-tonal"
@@ -53,6 +56,7 @@ export function PlanStrip() {
     >
       <PlanView />
       <CalendarsButton />
+      <PeopleButton />
       <HoursChip
         booked={content.booked}
         onLoad={() => dispatch({ do: 'open', panel: { kind: 'load' } })}

@@ -32,13 +32,16 @@ export type Panel =
   | { kind: 'workday'; day: DayNumber }
   | { kind: 'load' }
   | { kind: 'tasks' }
+  /** Somebody whose time is on the sheet, or is looked at; with what of it was pressed. */
+  | { kind: 'person'; personId: string; occurrence: Occurrence | null }
   | { kind: 'new'; draft: CalendarEvent }
   | { kind: 'copy'; occurrence: Occurrence }
   /** `isDay`: a day's head was pressed. */
   | { kind: 'add'; span: Span | null; day: DayNumber; isDay?: true };
 
 /** Dialogs over the sheet. */
-export type PlanDialog = 'date' | 'periods' | 'lenses' | 'view' | 'filter' | 'calendars' | 'keys';
+export type PlanDialog =
+  'date' | 'periods' | 'lenses' | 'view' | 'filter' | 'calendars' | 'people' | 'keys';
 
 /** What is open and selected on the Plan screen. */
 export interface PlanState {
@@ -108,6 +111,8 @@ export function selectedIn(panel: Panel | null): { id: string; start: number } |
     case 'details':
     case 'copy':
       return panel.occurrence;
+    case 'person':
+      return panel.occurrence ?? undefined;
     case 'edit':
       return { id: panel.occurrenceId, start: panel.start };
     case 'scope':

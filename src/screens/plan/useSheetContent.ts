@@ -9,6 +9,7 @@ import type { Hours } from '@/core/layout/hours';
 import { countLeftOut } from '@/core/agenda/parts';
 import { tracksOf } from '@/core/layout/tracks';
 import type { Calendar } from '@/core/model/calendar';
+import { personOfCalendarId } from '@/core/model/person';
 import type { View } from '@/core/model/view';
 import { MINUTE } from '@/core/time/civil';
 import type { EventQuery } from '@/core/query/eventQuery';
@@ -29,6 +30,8 @@ import {
 } from '@/data/queries';
 import { useTasksDue } from '@/data/tasks';
 import { useIsWide } from '@/ui/useIsWide';
+import type { useShownPeople } from './useSheetPeople';
+import { useSheetPeople } from './useSheetPeople';
 import type { SheetPlace } from './useSheetPlace';
 import { FORM_DEFS } from './view/forms';
 
@@ -117,18 +120,25 @@ function useTaskLines(
   );
 }
 
-/** What each row or column stands for; past five columns calendars stand in rows. */
-function useTracks({ view, drawn }: SheetPlace, calendars: readonly Calendar[]) {
-  const isSplit = view.split === 'calendar';
+/** What each row or column stands for; past five columns calendars and people stand in rows. */
+function useTracks(
+  { view, drawn }: SheetPlace,
+  calendars: readonly Calendar[],
+  people: readonly Calendar[],
+) {
+  const isSplit = view.split !== 'day';
   const ids = useMemo(
     () =>
-      calendars.flatMap(({ id, shown, listed, isFacts }) =>
-        shown && listed && !isFacts ? [id] : [],
-      ),
-    [calendars],
+      view.split === 'person'
+        ? people.map(({ id }) => id)
+        : calendars.flatMap(({ id, shown, listed, isFacts }) =>
+            shown && listed && !isFacts ? [id] : [],
+          ),
+    [calendars, people, view.split],
   );
   const tracks = useMemo(() => tracksOf(drawn.days, isSplit ? ids : null), [drawn, isSplit, ids]);
-  const isCrowded = isSplit && view.form === 'columns' && tracks.length > MOST_COLUMNS;
+  const isCrowded =
+    isSplit && ids.length > 0 && view.form === 'columns' && tracks.length > MOST_COLUMNS;
   return { tracks, form: isCrowded ? ('rows' as const) : view.form };
 }
 
@@ -137,10 +147,11 @@ export function useSheetContent(
   place: SheetPlace,
   preferences: Preferences,
   { today, calendars }: { today: DayNumber; calendars: readonly Calendar[] },
+  people: ReturnType<typeof useShownPeople>,
 ) {
   const { view, day, range, drawn, setting, seenDay } = place;
   const query = useSheetQuery(view, calendars);
-  const { tracks, form } = useTracks(place, calendars);
+  const { tracks, form } = useTracks(place, calendars, people.asCalendars);
   const { clock, wording, settings } = preferences;
   const { store } = useEngine();
   const isWide = useIsWide();
@@ -161,11 +172,12 @@ export function useSheetContent(
   const found = (isSingle && data?.occurrences) || NONE;
   const hasTasks = view.hasTasks && needs === 'drawn';
   const lines = useTaskLines(window, query, view, hasTasks);
+  const { theirs, unknown } = useSheetPeople(people.shown, window, needs === 'drawn');
   const { drawn: occurrences, tooMany } = useMemo(() => {
     if (needs === 'all') return { drawn: found, tooMany: 0 };
-    const few = drawable(found, drawn.from);
+    const few = drawable(theirs.length ? [...found, ...theirs].sort(byStart) : found, drawn.from);
     return lines.length ? { ...few, drawn: [...few.drawn, ...lines].sort(byStart) } : few;
-  }, [needs, found, drawn.from, lines]);
+  }, [needs, found, drawn.from, lines, theirs]);
 
   const usual = useMemo(() => ({ from: settings.fromMinute, to: settings.toMinute }), [settings]);
   const hours: Hours = useMemo(
@@ -219,7 +231,13 @@ export function useSheetContent(
     /** What lies in these days, drawn or not. */
     found,
     /** What is drawn here; null where the form shows no single events, or asks for its own. */
-    shown: isSingle ? occurrences.filter(({ tasks }) => !tasks) : null,
+    shown: isSingle
+      ? occurrences.filter(
+          ({ tasks, calendarId }) => !tasks && personOfCalendarId(calendarId) === null,
+        )
+      : null,
+    /** People of whose time nothing is known, though it should be on the sheet. */
+    unknown,
     cut: data?.cut.length ?? 0,
     tooMany,
     loads,

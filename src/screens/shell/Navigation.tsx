@@ -15,6 +15,7 @@ const PLACES = [
   { path: '/find', name: 'Find', icon: 'magnify' },
   { path: '/tidy', name: 'Tidy', icon: 'broom' },
   { path: '/tasks', name: 'Tasks', icon: 'checkbox-marked-outline' },
+  { path: '/people', name: 'People', icon: 'account-group-outline' },
   { path: '/message', name: 'Message', icon: 'email-outline' },
   { path: '/calendars', name: 'Calendars', icon: 'layers-outline' },
   { path: '/sent', name: 'Outbox', icon: 'tray-full' },

@@ -4,6 +4,7 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Span, Spot } from '@/core/layout/drag';
 import { snapDown } from '@/core/layout/drag';
 import type { Calendar } from '@/core/model/calendar';
+import { personOfCalendarId } from '@/core/model/person';
 import { DAY, MINUTE } from '@/core/time/civil';
 import { putSheetTarget } from '@/data/sheetTarget';
 import type { GhostHandle } from './Ghost';
@@ -30,6 +31,8 @@ interface Surface {
 
 /** Why an occurrence can't be moved by hand; null when it can. */
 function refusalOf(o: Occurrence, calendar: Calendar | undefined): string | null {
+  if (calendar && personOfCalendarId(o.calendarId) !== null)
+    return `This is ${calendar.name}’s time: it can’t be changed here.`;
   if (calendar?.kind === 'followed')
     return `${calendar.name} is a followed calendar: its events can’t be changed here.`;
   return null;

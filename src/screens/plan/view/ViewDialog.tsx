@@ -190,6 +190,7 @@ export function ViewDialog(props: Props) {
           options={[
             { value: 'day', label: 'A day' },
             { value: 'calendar', label: 'A calendar' },
+            { value: 'person', label: 'A person' },
           ]}
           onChoose={(split) => onView({ ...view, split })}
         />

@@ -1,0 +1,1 @@
+export { PeopleScreen as default } from '@/screens/people/PeopleScreen';

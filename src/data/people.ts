@@ -1,0 +1,81 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import type { Window } from '@/core/agenda/occurrence';
+import type { Person } from '@/core/model/person';
+import { directory } from '@/core/people/directory';
+import type { DirectoryEntry } from '@/core/people/directory';
+import { MINUTE } from '@/core/time/civil';
+import type { OpeningRequest, PersonTime } from '@/engine/people/people';
+import { useEngine } from './engineContext';
+import { useEngineQuery } from './engineQuery';
+import { useNow } from './now';
+import { usePreferences } from './preferences';
+
+const NO_TIME: PersonTime[] = [];
+/** What others do is asked for again after so many ms. */
+const FRESH = 5 * MINUTE;
+
+/** People whom the person works with, in their order. */
+export function usePeople(): readonly Person[] {
+  const { data } = useEngineQuery(['people'], (engine) => engine.people.all());
+  return useMemo(() => data ?? [], [data]);
+}
+
+/** What some of them do in a window, as far as they let it be seen; held while it is looked at. */
+export function usePeopleTime(
+  ids: readonly string[],
+  { fromDay, toDay, zone }: Window,
+  enabled = true,
+): { times: readonly PersonTime[]; isAsking: boolean } {
+  const now = useNow();
+  const turn = Math.floor(now / FRESH);
+  const isAsked = enabled && ids.length > 0;
+  const { data, isPending } = useEngineQuery(
+    ['peopleTime', fromDay, toDay, zone, ids, turn],
+    (engine) => engine.people.timeOf(ids, { fromDay, toDay, zone }, Date.now()),
+    { enabled: isAsked },
+  );
+  return { times: (isAsked && data) || NO_TIME, isAsking: isAsked && isPending };
+}
+
+/** When each of some people is next clear for an hour of their work. */
+export function useNextClear(ids: readonly string[]): ReadonlyMap<string, number | null> {
+  const { clock, settings } = usePreferences();
+  const { slot } = settings;
+  const turn = Math.floor(useNow() / FRESH);
+  const { data } = useEngineQuery(
+    ['nextClear', ids, clock, slot, turn],
+    (engine) => engine.people.nextClear(ids, { now: Date.now(), clock, slot }),
+    { enabled: ids.length > 0 },
+  );
+  return useMemo(() => new Map(data?.map(({ id, start }) => [id, start])), [data]);
+}
+
+/** Times at which all who are asked could meet. */
+export function useOpenings(request: Omit<OpeningRequest, 'now' | 'clock'> | null) {
+  const { clock } = usePreferences();
+  const turn = Math.floor(useNow() / FRESH);
+  return useEngineQuery(
+    ['openings', request, clock, turn],
+    (engine) => engine.people.openings({ ...request!, clock, now: Date.now() }),
+    { enabled: request !== null },
+  );
+}
+
+/** Everybody in the office of the demo; one's own data has no office. */
+export function useDirectory(): readonly DirectoryEntry[] {
+  const { store } = useEngine();
+  const { data } = useQuery({
+    queryKey: ['directory'],
+    queryFn: async () => {
+      const response = await fetch('/office/directory', {
+        headers: { 'X-Orderly-Week': 'office' },
+      });
+      if (!response.ok) throw new Error(`The office answered ${response.status}.`);
+      return directory.parse(await response.json());
+    },
+    enabled: store === 'demo',
+    retry: false,
+  });
+  return useMemo(() => data ?? [], [data]);
+}
