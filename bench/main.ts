@@ -6,6 +6,7 @@ import { benchBrowser } from './browser';
 import { busyStore } from './data';
 import { benchEngine, fileOf } from './engine';
 import { benchImport } from './importing';
+import { benchOpenings } from './people';
 import { benchReminders } from './reminders';
 import { report } from './report';
 import { benchMessages } from './tasks';
@@ -41,6 +42,7 @@ async function main(): Promise<void> {
   await benchEngine(events);
   benchReminders(events);
   benchMessages();
+  benchOpenings();
   console.log('The same in Chromium:');
   const server = createApp(DIST, 'demo').listen(0);
   const address = server.address();

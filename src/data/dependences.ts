@@ -86,6 +86,7 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   people: onKinds('person'),
   peopleTime: onKinds('person'),
   nextClear: onKinds('person'),
+  suits: onKinds('person'),
   directory: () => false,
   openings: onKinds('person', 'event', 'calendar', 'settings'),
   unsent: onKinds('reminding'),

@@ -5,7 +5,7 @@ import type { Person } from '@/core/model/person';
 import { directory } from '@/core/people/directory';
 import type { DirectoryEntry } from '@/core/people/directory';
 import { MINUTE } from '@/core/time/civil';
-import type { OpeningRequest, PersonTime } from '@/engine/people/people';
+import type { OpeningRequest, PersonTime, Suits } from '@/engine/people/people';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
 import { useNow } from './now';
@@ -49,6 +49,20 @@ export function useNextClear(ids: readonly string[]): ReadonlyMap<string, number
     { enabled: ids.length > 0 },
   );
   return useMemo(() => new Map(data?.map(({ id, start }) => [id, start])), [data]);
+}
+
+/** How a time (instants) suits some people; nothing while it is null. */
+export function useSuits(
+  ids: readonly string[],
+  span: { start: number; end: number } | null,
+): ReadonlyMap<string, Suits> {
+  const turn = Math.floor(useNow() / FRESH);
+  const { data } = useEngineQuery(
+    ['suits', ids, span, turn],
+    (engine) => engine.people.suits(ids, { ...span!, now: Date.now() }),
+    { enabled: span !== null && ids.length > 0 },
+  );
+  return useMemo(() => new Map(data?.map((one) => [one.id, one])), [data]);
 }
 
 /** Times at which all who are asked could meet. */

@@ -8,6 +8,7 @@ import { DAY, HOUR, MINUTE, parseDate, parseLocal } from '../time/civil';
 import { instantFromWall } from '../time/zones';
 import { consequencesOf } from './consequences';
 import { copyTo, eventOver } from './edits';
+import type { EventForm } from './form';
 import { eventFromForm, formOf, timesProblem, withStart } from './form';
 import { movedTimes, stretchedTimes } from './times';
 
@@ -130,6 +131,31 @@ test('a form that changes nothing gives the same event back', () => {
     const event = call(kind);
     expect(eventFromForm(formOf(event, HOURS), event)).toEqual(event);
   }
+});
+
+test('what is written into any field of the form reaches the event', () => {
+  const event = call({});
+  const form: EventForm = {
+    ...formOf(event, HOURS),
+    title: 'Other',
+    calendarId: 'other',
+    place: 'Pier',
+    notes: 'Bring lamps',
+    link: 'https://quay.example/plan',
+    room: 'https://quay.example/room',
+    attendees: [{ name: 'Ida', address: 'ida@quay.example', role: 'optional', answer: 'none' }],
+    availability: 'tentative',
+    visibility: 'private',
+    categoryIds: ['lamps'],
+    reminders: [],
+    importance: 1,
+    isQuiet: true,
+    travelBefore: 5,
+    travelAfter: 10,
+    icon: 'anchor',
+    inkOverride: '#112233',
+  };
+  expect(formOf(eventFromForm(form, event), HOURS)).toEqual(form);
 });
 
 test('an edit raises the revision', () => {

@@ -24,6 +24,7 @@ export interface EventForm {
   notes: string;
   link: string;
   room: string;
+  attendees: CalendarEvent['attendees'];
   availability: Availability;
   visibility: 'public' | 'private';
   categoryIds: string[];
@@ -60,11 +61,12 @@ export function formOf(
   event: CalendarEvent,
   hours: { startMinute: MinuteOfDay; length: number; zone: string },
 ): EventForm {
-  const { title, calendarId, place, notes, link, room, availability, visibility } = event;
+  const { title, calendarId, place, notes, link, room, attendees, availability, visibility } =
+    event;
   const { categoryIds, icon, inkOverride } = event;
   const looks = { categoryIds, icon, inkOverride };
   const text = {
-    ...{ title, calendarId, place, notes, link, room, availability, visibility },
+    ...{ title, calendarId, place, notes, link, room, attendees, availability, visibility },
     ...looks,
     ...attentionOf(event),
   };
@@ -191,7 +193,7 @@ const localOf = (day: DayNumber, minute: number) => formatLocal(day * DAY + minu
  * @throws RangeError when the end lies before the start once zones are looked at.
  */
 export function eventFromForm(form: EventForm, event: CalendarEvent): CalendarEvent {
-  const { title, calendarId, place, notes, link, availability, visibility } = form;
+  const { title, calendarId, place, notes, link, room, attendees, availability, visibility } = form;
   const { keptHours: _kept, icon: _icon, inkOverride: _ink, ...rest } = event;
   const text = {
     title: title.trim(),
@@ -199,6 +201,8 @@ export function eventFromForm(form: EventForm, event: CalendarEvent): CalendarEv
     place: place.trim(),
     notes,
     link: link.trim(),
+    room: room.trim(),
+    attendees,
     availability,
     visibility,
     categoryIds: form.categoryIds,

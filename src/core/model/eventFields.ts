@@ -14,7 +14,7 @@ import {
 } from './common';
 import { z } from './zod';
 
-const attendee = z.object({
+export const attendee = z.object({
   name: z.string(),
   address: z.string(),
   role: z.enum(['required', 'optional', 'chair', 'informed']),

@@ -56,7 +56,7 @@ const AROUND = DAY;
 /** Tells the weightiest hindrance of one participant at times that come in order; null for none. */
 function judge(
   participant: Participant,
-  { from, to, travel, place }: OpeningWishes,
+  { from, to, travel, place }: Pick<OpeningWishes, 'from' | 'to' | 'travel' | 'place'>,
 ): (start: EpochMs, end: EpochMs) => Hindrance | null {
   const hindered = hinderedOf(participant, { from: from - AROUND, to: to + AROUND, place });
   const near = Object.fromEntries(HINDRANCES.map((why) => [why, meets(hindered[why])])) as Record<
@@ -70,17 +70,25 @@ function judge(
     tentative: meets(hindered.tentative),
   };
   const way = travel * MINUTE;
+  const isTaken = (why: keyof typeof far, start: EpochMs, end: EpochMs, isFar: boolean) =>
+    isFar ? far[why](start - way, end + way) : near[why](start, end);
   return (start, end) => {
     const isElsewhere = near.elsewhere(start, end);
-    const taken = (why: keyof typeof far) =>
-      isElsewhere && way > 0 ? far[why](start - way, end + way) : near[why](start, end);
-    if (taken('away')) return 'away';
-    if (taken('busy')) return 'busy';
+    const isFar = isElsewhere && way > 0;
+    if (isTaken('away', start, end, isFar)) return 'away';
+    if (isTaken('busy', start, end, isFar)) return 'busy';
     if (near.outside(start, end)) return 'outside';
-    if (taken('tentative')) return 'tentative';
+    if (isTaken('tentative', start, end, isFar)) return 'tentative';
     return isElsewhere ? 'elsewhere' : null;
   };
 }
+
+/** The weightiest hindrance of somebody at one time (instants); null where it suits them. */
+export const hindranceAt = (
+  participant: Participant,
+  { start, end }: { start: EpochMs; end: EpochMs },
+): Hindrance | null =>
+  judge(participant, { from: start, to: end, travel: 0, place: '' })(start, end);
 
 /** Starts at full slots of a clock, each once: an hour that a clock leaves out has none of its own. */
 function* startsOf({ from, to, minutes, slot, clock }: OpeningWishes): Generator<EpochMs> {
@@ -96,9 +104,6 @@ function* startsOf({ from, to, minutes, slot, clock }: OpeningWishes): Generator
   }
 }
 
-const isSame = (a: readonly InTheWay[], b: readonly InTheWay[]) =>
-  a.length === b.length && a.every(({ id, why }, i) => id === b[i]!.id && why === b[i]!.why);
-
 /**
  * Every time at which it could be, in order, each with whom it does not suit and why. Neighbours that
  * stand in the same people's way share one list of them.
@@ -107,25 +112,27 @@ const isSame = (a: readonly InTheWay[], b: readonly InTheWay[]) =>
 export function openings(participants: readonly Participant[], wishes: OpeningWishes): Opening[] {
   if (!(wishes.minutes > 0) || !(wishes.slot > 0))
     throw new RangeError('It has to last, and to begin at some slot.');
-  const judges = participants.map((one) => ({ one, why: judge(one, wishes) }));
+  const judges = participants.map((one) => judge(one, wishes));
+  const whys: (Hindrance | null)[] = participants.map(() => null);
   const found: Opening[] = [];
-  let shared: readonly InTheWay[] = [];
+  let inTheWay: readonly InTheWay[] = [];
   let weight = 0;
   for (const start of startsOf(wishes)) {
     const end = start + wishes.minutes * MINUTE;
-    const inTheWay: InTheWay[] = [];
-    let sum = 0;
-    for (const { one, why } of judges) {
-      const hindrance = why(start, end);
-      if (!hindrance) continue;
-      inTheWay.push({ id: one.id, why: hindrance });
-      sum += weightOf(hindrance, one);
+    let isOther = false;
+    for (let i = 0; i < judges.length; i++) {
+      const why = judges[i]!(start, end);
+      if (why !== whys[i]) isOther = true;
+      whys[i] = why;
     }
-    if (!isSame(inTheWay, shared)) {
-      shared = inTheWay;
-      weight = sum;
+    if (isOther) {
+      inTheWay = participants.flatMap(({ id }, i) => (whys[i] ? [{ id, why: whys[i] }] : []));
+      weight = participants.reduce(
+        (sum, one, i) => sum + (whys[i] ? weightOf(whys[i], one) : 0),
+        0,
+      );
     }
-    found.push({ start, end, inTheWay: shared, weight });
+    found.push({ start, end, inTheWay, weight });
   }
   return found;
 }
@@ -142,7 +149,7 @@ export interface OpeningRun {
   weight: number;
 }
 
-/** Openings with those beside each other as one. */
+/** Openings, as they were found, with those beside each other as one. */
 export function runsOf(
   found: readonly Opening[],
   { slot, clock }: Pick<OpeningWishes, 'slot' | 'clock'>,
@@ -152,7 +159,7 @@ export function runsOf(
     const day = dayOfWall(wallFromInstant(start, clock));
     const run = runs.at(-1);
     const goesOn =
-      run?.day === day && start - run.last <= slot * MINUTE && isSame(run.inTheWay, inTheWay);
+      run?.day === day && start - run.last <= slot * MINUTE && run.inTheWay === inTheWay;
     if (run && goesOn) {
       run.last = start;
       run.end = end;

@@ -36,6 +36,10 @@ const WHY: Readonly<Record<Exclude<Hindrance, 'elsewhere'>, readonly [you: strin
     away: ['you are away', 'is away'],
   };
 
+/** The same where who it is stands beside it: "is booked". */
+export const sayWhy = (why: Hindrance): string =>
+  why === 'elsewhere' ? 'works elsewhere' : WHY[why][1];
+
 /** Why a time does not suit somebody: "Oskar would have to come from home". */
 export function sayInTheWay(
   { id, why }: InTheWay,

@@ -5,9 +5,9 @@ import { inOrder } from '@/core/model/order';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import type { Person, Seeing } from '@/core/model/person';
 import { busyOf } from '@/core/people/busy';
-import type { Participant } from '@/core/people/hindrances';
+import type { Hindrance, Participant } from '@/core/people/hindrances';
 import type { DayStanding, OpeningRun } from '@/core/people/openings';
-import { bestFirst, dayStandings, openings, runsOf } from '@/core/people/openings';
+import { bestFirst, dayStandings, hindranceAt, openings, runsOf } from '@/core/people/openings';
 import { DAY, dayOfWall, MINUTE } from '@/core/time/civil';
 import type { DayNumber, EpochMs } from '@/core/time/units';
 import { instantFromWall, wallFromInstant } from '@/core/time/zones';
@@ -63,6 +63,15 @@ export interface FoundOpenings {
   days: [DayNumber, DayStanding][];
   /** Of whose time nothing is known but their hours, and why. */
   unknown: { id: string; why: string }[];
+}
+
+/** How a time suits somebody. */
+export interface Suits {
+  id: string;
+  /** What stands in their way; null for nothing. */
+  why: Hindrance | null;
+  /** Whether their time is known; else only their hours count. */
+  isKnown: boolean;
 }
 
 /** How I am called among participants. */
@@ -184,6 +193,24 @@ export class People {
       days: [...dayStandings(runs, participants.length)],
       unknown,
     };
+  }
+
+  /** How one time (instants) suits some people. */
+  async suits(
+    ids: readonly string[],
+    { start, end, now }: { start: EpochMs; end: EpochMs; now: EpochMs },
+  ): Promise<Suits[]> {
+    const window = { fromDay: Math.floor(start / DAY), toDay: Math.ceil(end / DAY), zone: 'UTC' };
+    const asked = ids.flatMap((id) => this.parts.records.get('person', id) ?? []);
+    return Promise.all(
+      asked.map(async (person): Promise<Suits> => {
+        const { source } = await this.sourceOf(person, now);
+        const { id, zone, workweek } = person;
+        const busy = source ? busyIn(source, window, person) : [];
+        const why = hindranceAt({ id, isRequired: true, zone, workweek, busy }, { start, end });
+        return { id, why, isKnown: source !== null };
+      }),
+    );
   }
 
   /** When each of some people is next clear for an hour that they work; null for not soon, or where nothing is known. */

@@ -29,6 +29,7 @@ import { AVAILABILITIES } from './choices';
 import { ExceptionList } from './ExceptionList';
 import { AttentionPart } from '@/features/reminders/AttentionPart';
 import { RoomPart } from '@/features/rooms/RoomPart';
+import { EditorGuests } from './EditorGuests';
 import { EventText } from './EventText';
 import { Foresight } from './Foresight';
 import { LooksPart } from './LooksPart';
@@ -205,6 +206,7 @@ export function EditorPanel(props: Props) {
         <EventText editor={editor} name="place" label="Place" />
         <EventText editor={editor} name="notes" label="Notes" lines={4} />
         <EventText editor={editor} name="link" label="Link" />
+        <EditorGuests editor={editor} preferences={preferences} />
         <RoomPart room={form.room} onChange={(room) => setValue('room', room)} />
         <Choice
           name="While it lasts I am"

@@ -10,6 +10,7 @@ import type { DateEdit } from '@/core/editing/series/edit';
 import { editSeries } from '@/core/editing/series/edit';
 import { availability, hexColour, reminder, visibility, zoneName } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
+import { attendee } from '@/core/model/eventFields';
 import { isSeries } from '@/core/model/event';
 import { titleOf } from '@/core/model/titleOf';
 import { z } from '@/core/model/zod';
@@ -33,6 +34,7 @@ const fields = z.object({
   notes: z.string(),
   link: z.string(),
   room: z.string().default(''),
+  attendees: z.array(attendee).default([]),
   availability,
   visibility,
   categoryIds: z.array(z.string()),

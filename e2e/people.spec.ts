@@ -1,0 +1,208 @@
+import type { Page } from '@playwright/test';
+import {
+  bar,
+  expect,
+  goTo,
+  message,
+  openDemo,
+  openOwn,
+  panel,
+  sheet,
+  test,
+} from './fixtures';
+
+const openings = (page: Page) => page.getByRole('list', { name: 'Openings' }).getByRole('listitem');
+
+/** Puts people's time on the sheet, from the dialog that is open. */
+async function show(page: Page, ...names: string[]): Promise<void> {
+  for (const name of names) await page.getByRole('switch', { name: `Show ${name}` }).click();
+}
+
+test('people are found, added, noted, and their time is laid over the sheet or beside it', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await goTo(page, 'People');
+  const person = (name: string) => page.getByRole('listitem', { name, exact: true });
+  await expect(person('Ida Solberg')).toContainText('clear until 11:00');
+  await expect(person('Junia Pace')).toContainText('booked until 12:00');
+  await expect(person('Junia Pace')).toContainText('next clear hour 12:00 · shows when booked');
+  await expect(person('Nell Macrae')).toContainText('06:25 in Halifax');
+
+  // The directory of the office knows more of them.
+  await page.getByRole('textbox', { name: 'Whom do you look for?' }).fill('quill');
+  await page.getByRole('button', { name: 'Add Piers Quill' }).click();
+  const form = panel(page, 'Somebody new');
+  await form.getByRole('textbox', { name: 'My notes' }).fill('Sends the audit list.');
+  await form.getByRole('textbox', { name: 'Groups, with commas between' }).fill('Accounts');
+  await form.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(message(page, 'Added Piers Quill to people')).toBeVisible();
+  const accounts = page.getByRole('list', { name: 'Accounts' });
+  await expect(accounts.getByRole('listitem')).toHaveCount(2);
+
+  // On the sheet: titles where they may be seen, else only that it is taken.
+  await goTo(page, 'Plan');
+  await page.getByRole('button', { name: 'People', exact: true }).click();
+  await show(page, 'Ida Solberg', 'Junia Pace');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(bar(page, 'Lens fitting').first()).toHaveAccessibleName(/Ida Solberg, busy/);
+  await expect(bar(page, 'Booked').first()).toHaveAccessibleName(/Junia Pace, busy/);
+  await expect(bar(page, 'Private')).not.toHaveCount(0);
+  await expect(page.getByText('Dentist')).toHaveCount(0);
+
+  // A press tells of them and their day; nothing of it can be moved.
+  await bar(page, 'Lens fitting').first().click();
+  const panelOfIda = panel(page, 'Ida Solberg');
+  await expect(panelOfIda.getByRole('listitem').filter({ hasText: 'Bench hours' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await bar(page, 'Lens fitting').first().focus();
+  await page.keyboard.press('Alt+ArrowRight');
+  await expect(
+    message(page, 'This is Ida Solberg’s time: it can’t be changed here.'),
+  ).toBeVisible();
+
+  // Side by side, each has a row of each day; after a reload too.
+  await page.getByRole('button', { name: 'People: 2 on the sheet' }).click();
+  await page.getByRole('checkbox', { name: 'Side by side: a row or a column each' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  const rowOf = (name: string) =>
+    sheet(page).getByRole('button', { name: `${name}, Tuesday, 24 November 2026. Add` });
+  await expect(rowOf('Ida Solberg')).toBeVisible();
+  await page.reload();
+  await expect(rowOf('You')).toBeVisible();
+  await expect(bar(page, 'Lens fitting').first()).toBeVisible();
+
+  // One press takes everybody off again.
+  await page.getByRole('button', { name: 'People: 2 on the sheet' }).click();
+  await page.getByRole('button', { name: 'Nobody' }).click();
+  await page.getByRole('checkbox', { name: /^Side by side/ }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(bar(page, 'Lens fitting')).toHaveCount(0);
+  await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
+});
+
+test('a time for all is found, with what speaks against it, and taken', async ({ page }) => {
+  await openDemo(page);
+  await goTo(page, 'People');
+  await page.getByRole('button', { name: 'When could all of Workshop meet?' }).click();
+  await expect(openings(page).first()).toContainText('All clear');
+  await expect(
+    page.getByRole('button', { name: 'Tuesday, 24 November 2026: clear for all' }),
+  ).toBeVisible();
+
+  // With Tomas, who is away on Thursday and Friday, and Nell in Halifax.
+  const dialog = panel(page, 'When could we meet?');
+  await dialog.getByRole('button', { name: /^With: / }).click();
+  await dialog.getByRole('checkbox', { name: 'Tomas Reyl' }).check();
+  await dialog.getByRole('checkbox', { name: 'Nell Macrae' }).check();
+  await dialog.getByRole('button', { name: 'Nell Macrae is optional' }).click();
+  await expect(dialog.getByRole('button', { name: /^With: / })).toHaveAccessibleName(
+    'With: Ida, Oskar, Mei, Tomas and Nell (optional)',
+  );
+  await dialog.getByRole('button', { name: /^With: / }).click();
+  await expect(
+    dialog.getByRole('button', { name: /^Thursday, 26 November 2026: clear for (some|none)$/ }),
+  ).toBeVisible();
+
+  // All in the house: those who work at home would have to come.
+  await dialog.getByRole('button', { name: /^How: / }).click();
+  await dialog
+    .getByRole('radiogroup', { name: 'All at one place' })
+    .getByRole('radio', { name: 'workshop' })
+    .click();
+  await dialog
+    .getByRole('radiogroup', { name: 'How long' })
+    .getByRole('radio', { name: '1 h', exact: true })
+    .click();
+  await expect(dialog.getByRole('button', { name: /^How: / })).toHaveAccessibleName(
+    'How: 1 h, within two weeks, all at workshop',
+  );
+  const wednesday = dialog.getByRole('button', { name: /^Wednesday, 25 November 2026: / });
+  await wednesday.click();
+  await expect(openings(page).first()).toContainText('Wed 25 Nov');
+  await expect(openings(page).filter({ hasText: 'would have to come from home' })).not.toHaveCount(
+    0,
+  );
+  await expect(openings(page).filter({ hasText: 'in Halifax' })).not.toHaveCount(0);
+  await wednesday.click();
+
+  const [first] = await openings(page).all();
+  await first!.getByRole('button', { name: /^(Starts|Take)/ }).click();
+  const starts = first!.getByRole('group').getByRole('button');
+  if (await starts.count()) await starts.first().click();
+  await expect(
+    message(page, /^Added “Meeting with Ida, Oskar, Mei, Tomas and Nell”/),
+  ).toBeVisible();
+});
+
+test(
+  'guests are added in the editor, each with how the time suits them, and an opening is taken over',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await bar(page, 'Supplier terms').click();
+    await page.getByRole('button', { name: 'Edit' }).click();
+    const editor = panel(page, 'Edit “Supplier terms”');
+    const field = editor.getByRole('textbox', { name: 'Guests: a name or a mail address' });
+    await field.fill('tom');
+    await page.keyboard.press('Enter');
+    await field.fill('wren@pilot-station.example');
+    await page.keyboard.press('Enter');
+    const guest = (name: string) => editor.getByRole('listitem', { name });
+    // On Thursday he is away.
+    await expect(guest('Tomas Reyl')).toContainText('is away');
+    await expect(guest('wren@pilot-station.example')).toBeVisible();
+    await editor.getByRole('button', { name: 'Tomas Reyl is optional' }).click();
+
+    await editor.getByRole('button', { name: 'Find openings' }).click();
+    const dialog = panel(page, 'When could all come?');
+    await expect(openings(page).first()).toContainText('All clear');
+    await dialog.getByRole('button', { name: /^Monday, 30 November 2026: / }).click();
+    await openings(page)
+      .first()
+      .getByRole('button', { name: /^(Starts|Take)/ })
+      .click();
+    const starts = openings(page).first().getByRole('group').getByRole('button');
+    if (await starts.count()) await starts.first().click();
+    await expect(dialog).toBeHidden();
+    await expect(guest('Tomas Reyl')).toContainText('clear then');
+    await editor.getByRole('button', { name: 'Keep' }).click();
+    await expect(message(page, /^Changed “Supplier terms”/)).toBeVisible();
+    await page.getByRole('button', { name: 'Week after' }).click();
+    await bar(page, 'Supplier terms').click();
+    await expect(panel(page, 'Supplier terms')).toContainText(
+      'Tomas Reyl, wren@pilot-station.example',
+    );
+  },
+);
+
+test(
+  'own data has no office: somebody is added by hand, and an office that is away is said',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openOwn(page);
+    await goTo(page, 'People');
+    await page
+      .getByRole('textbox', { name: 'Whom do you look for?' })
+      .fill('ida@lantern-quay.example');
+    await expect(page.getByRole('button', { name: 'Add Ida Solberg' })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Add “ida@lantern-quay.example” by hand' }).click();
+    const form = panel(page, 'Somebody new');
+    await form.getByRole('textbox', { name: 'Name' }).fill('Ida');
+    await form.getByRole('textbox', { name: /^Where their calendar/ }).fill('/office/nobody.ics');
+    await form.getByRole('button', { name: 'Add', exact: true }).click();
+    const ida = page.getByRole('listitem', { name: 'Ida', exact: true });
+    await expect(ida).toContainText('There is nobody of that name in the office.');
+    await ida.getByRole('button', { name: /^Ida/ }).click();
+    const again = panel(page, 'Ida');
+    await again.getByRole('textbox', { name: /^Where their calendar/ }).fill('/office/ida.ics');
+    await again.getByRole('button', { name: 'Keep' }).click();
+    await expect(ida).toContainText('clear until 11:00');
+    await again.waitFor({ state: 'hidden' });
+    await ida.getByRole('button', { name: /^Ida/ }).click();
+    await panel(page, 'Ida').getByRole('button', { name: 'Remove' }).click();
+    await expect(message(page, 'Removed Ida from people')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(ida).toBeVisible();
+  },
+);

@@ -1,0 +1,192 @@
+import { newPerson } from '../model/person';
+import { timed } from '../testing/occurrences';
+import { parseDate } from '../time/civil';
+import { busyOf, mergedBusy } from './busy';
+import { findPeople } from './findPeople';
+import { attendeesOf, guestsOf, isSamePerson, meetingTitle, roomOf } from './guests';
+import type { OpeningRun } from './openings';
+import { bestFirst, dayStandings, hindranceAt, openings, runsOf } from './openings';
+import type { OpeningWording } from './sayOpenings';
+import { sayOpening, sayRun } from './sayOpenings';
+import { sayStanding, sayTheirTime, standingOf } from './standing';
+
+const DAY = parseDate('2026-11-24');
+/** 24 November 2026 at a time in London, which is UTC then. */
+const at = (time: string) => Date.parse(`2026-11-24T${time}:00Z`);
+const UTC = 'Etc/UTC';
+const WORDING = { locale: 'en-GB', hourCycle: '24' } as const;
+
+const homeWeek = (workplace: string) => ({
+  days: Array.from({ length: 7 }, (_, i) => ({
+    hours: i < 5 ? { from: 9 * 60, to: 17 * 60 } : null,
+    workplace,
+  })),
+  exceptions: {},
+});
+const ida = newPerson({
+  id: 'ida',
+  name: 'Ida Solberg',
+  zone: UTC,
+  address: 'ida@quay.example',
+  groups: ['Workshop'],
+});
+const nell = newPerson({ id: 'nell', name: 'Nell Macrae', zone: 'America/Halifax' });
+const oskar = newPerson({
+  id: 'oskar',
+  name: 'Oskar Brandt',
+  zone: UTC,
+  workweek: homeWeek('home'),
+});
+const loft = newPerson({ id: 'loft', name: 'Net Loft', zone: UTC, kind: 'room' });
+const people = [ida, nell, oskar, loft];
+
+test('what takes time is all but what is free, with its ways; kinds are joined by themselves', () => {
+  const busy = busyOf([
+    timed('a', DAY, 540, 600, { travelBefore: 15 }),
+    timed('b', DAY, 600, 660),
+    timed('c', DAY, 590, 610, { availability: 'tentative' }),
+    timed('d', DAY, 700, 760, { availability: 'free' }),
+    timed('e', DAY, 800, 800),
+  ]);
+  expect(mergedBusy(busy)).toEqual([
+    { start: at('08:45'), end: at('11:00'), taken: 'busy' },
+    { start: at('09:50'), end: at('10:10'), taken: 'tentative' },
+  ]);
+});
+
+const WISHES = {
+  from: at('08:00'),
+  to: at('18:00'),
+  minutes: 60,
+  slot: 30,
+  clock: UTC,
+  travel: 0,
+  place: '',
+};
+const asked = (person: typeof ida, more: object = {}) => ({
+  id: person.id,
+  isRequired: true,
+  zone: person.zone,
+  workweek: person.workweek,
+  busy: [],
+  ...more,
+});
+
+test('openings that suit the same people are one run; the least in the way comes first', () => {
+  const booked = { busy: [{ start: at('10:00'), end: at('12:00'), taken: 'busy' as const }] };
+  const found = openings([asked(ida, booked), asked(oskar, { isRequired: false })], WISHES);
+  const runs = runsOf(found, WISHES);
+  const said = bestFirst(runs).map(({ first, last, weight }) => [
+    new Date(first).toISOString().slice(11, 16),
+    new Date(last).toISOString().slice(11, 16),
+    weight,
+  ]);
+  expect(said).toEqual([
+    ['09:00', '09:00', 0],
+    ['12:00', '16:00', 0],
+    // Both are off work: one of them is not required.
+    ['08:00', '08:30', 20],
+    ['16:30', '17:00', 20],
+    ['09:30', '11:30', 32],
+  ]);
+  expect([...dayStandings(runs, 2)]).toEqual([[DAY, 'all']]);
+  const without = runs.filter(({ weight }) => weight > 0);
+  expect([...dayStandings(without, 2)]).toEqual([[DAY, 'none']]);
+  expect([...dayStandings(without, 3)]).toEqual([[DAY, 'some']]);
+});
+
+test('who works elsewhere needs time for the way there and back too', () => {
+  const busy = [{ start: at('11:00'), end: at('12:00'), taken: 'busy' as const }];
+  const wishes = { ...WISHES, place: 'workshop', travel: 45 };
+  const why = (time: string) =>
+    openings([asked(oskar, { busy })], wishes).find(({ start }) => start === at(time))!.inTheWay;
+  expect(why('09:00')).toEqual([{ id: 'oskar', why: 'elsewhere' }]);
+  // It is over at 10:30, and the way takes until a quarter past eleven.
+  expect(why('09:30')).toEqual([{ id: 'oskar', why: 'busy' }]);
+  expect(why('12:30')).toEqual([{ id: 'oskar', why: 'busy' }]);
+  expect(why('13:00')).toEqual([{ id: 'oskar', why: 'elsewhere' }]);
+});
+
+test('one time is judged as it is, slot or not', () => {
+  const busy = [{ start: at('10:07'), end: at('10:09'), taken: 'tentative' as const }];
+  const one = asked(ida, { busy });
+  expect(hindranceAt(one, { start: at('10:08'), end: at('10:30') })).toBe('tentative');
+  expect(hindranceAt(one, { start: at('10:09'), end: at('10:30') })).toBeNull();
+  expect(hindranceAt(one, { start: at('16:50'), end: at('17:10') })).toBe('outside');
+});
+
+test('nothing lasts no time', () => {
+  expect(() => openings([], { ...WISHES, minutes: 0 })).toThrow('It has to last');
+});
+
+test('a time is told with what speaks against it, and by the clocks of others', () => {
+  const around: OpeningWording = {
+    clock: UTC,
+    wording: WORDING,
+    workweek: homeWeek('workshop'),
+    me: 'me',
+    personOf: (id) => people.find((one) => one.id === id),
+  };
+  const run = (inTheWay: OpeningRun['inTheWay']) => ({
+    first: at('14:00'),
+    last: at('15:00'),
+    end: at('16:00'),
+    inTheWay,
+  });
+  expect(sayOpening(run([]), [ida, nell, loft], around)).toBe('All clear, 10:00 in Halifax');
+  expect(
+    sayOpening(
+      run([
+        { id: 'me', why: 'busy' },
+        { id: 'oskar', why: 'elsewhere' },
+        { id: 'loft', why: 'busy' },
+      ]),
+      [oskar, loft],
+      around,
+    ),
+  ).toBe('You are booked, Oskar would have to come from home and Net Loft is booked');
+  expect(sayRun(run([]), around)).toBe('Tue 24 Nov, anywhere in 14:00 – 16:00');
+  expect(sayRun({ ...run([]), last: at('14:00'), end: at('15:00') }, around)).toBe(
+    'Tue 24 Nov, 14:00 – 15:00',
+  );
+});
+
+test('how it stands with somebody: clear, taken through what follows at once, or off work', () => {
+  const theirs = [timed('Bench', DAY, 600, 630), timed('Ledger', DAY, 630, 660)];
+  const said = (time: string, of = ida) =>
+    sayStanding(standingOf(of, theirs, at(time)), at(time), UTC, WORDING);
+  expect(said('09:15')).toBe('clear until 10:00');
+  expect(said('10:00')).toBe('booked until 11:00: Bench');
+  expect(said('11:00')).toBe('clear until 17:00');
+  expect(said('17:00')).toBe('not at work until Wed 25 Nov, 09:00');
+  expect(said('12:30', nell)).toBe('not at work until 13:00');
+  expect(sayTheirTime(nell, at('12:30'), UTC, WORDING)).toBe('08:30 in Halifax');
+  expect(sayTheirTime(ida, at('12:30'), UTC, WORDING)).toBe('');
+});
+
+test('people are found by beginnings of words of their name, address or groups', () => {
+  const found = (typed: string) => findPeople(people, typed).map(({ id }) => id);
+  expect(found('sol')).toEqual(['ida']);
+  expect(found('work id')).toEqual(['ida']);
+  expect(found('QUAY')).toEqual(['ida']);
+  expect(found('olberg')).toEqual([]);
+  expect(found(' ')).toHaveLength(4);
+});
+
+test('who is asked becomes a guest, and is known again by address or name', () => {
+  const guests = [
+    { id: 'ida', isRequired: true },
+    { id: 'loft', isRequired: false },
+  ];
+  const attendees = attendeesOf(guests, people);
+  expect(attendees).toEqual([
+    { name: 'Ida Solberg', address: 'ida@quay.example', role: 'required', answer: 'none' },
+    { name: 'Net Loft', address: '', role: 'optional', answer: 'none' },
+  ]);
+  expect(guestsOf(attendees, people)).toEqual(guests);
+  expect(isSamePerson({ name: 'I. S.', address: 'IDA@quay.example' }, ida)).toBe(true);
+  expect(isSamePerson({ name: 'Ida Solberg', address: 'other@quay.example' }, ida)).toBe(false);
+  expect(meetingTitle(guests, people)).toBe('Meeting with Ida');
+  expect(meetingTitle([], people)).toBe('Meeting');
+  expect(roomOf(guests, people)).toBe('Net Loft');
+});
