@@ -52,7 +52,23 @@ const NEAR: SingleSpec[] = [
     day: 1,
     at: '14:00',
     minutes: 145,
-    more: { place: 'Pressure room' },
+    more: {
+      place: 'Pressure room',
+      attendees: [
+        {
+          name: 'Ida Solberg',
+          address: 'ida@lantern-quay.example',
+          role: 'required',
+          answer: 'accepted',
+        },
+        {
+          name: 'Mei Lund',
+          address: 'mei@lantern-quay.example',
+          role: 'optional',
+          answer: 'none',
+        },
+      ],
+    },
   },
   { title: 'Invoice tool course', calendar: 'training', day: 2, at: '16:00', minutes: 60 },
   { title: 'Tomas away', calendar: 'leave', day: 3, days: 2, more: { availability: 'free' } },

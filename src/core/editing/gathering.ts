@@ -1,4 +1,4 @@
-import type { Attendee } from '../model/eventFields';
+import type { Attendee } from '../model/attendees';
 
 /** Texts one under the other, without those that another one of them says. */
 export function together(texts: readonly string[]): string {

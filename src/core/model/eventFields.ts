@@ -12,16 +12,8 @@ import {
   visibility,
   zoneName,
 } from './common';
+import { attendee, organizer } from './attendees';
 import { z } from './zod';
-
-export const attendee = z.object({
-  name: z.string(),
-  address: z.string(),
-  role: z.enum(['required', 'optional', 'chair', 'informed']),
-  answer: z.enum(['none', 'accepted', 'declined', 'tentative']),
-});
-
-export type Attendee = z.infer<typeof attendee>;
 
 const attachment = z.object({
   id,
@@ -99,7 +91,8 @@ const DATE_SPECS = {
   visibility: field(visibility, { ...ofFile, initial: () => 'public' as const }),
   importance: field(z.number().int().min(0).max(9), { ...ofFile, initial: () => 0 }),
   categoryIds: field(z.array(id), { inFile: 'given', initial: () => [] }),
-  attendees: field(z.array(attendee), { initial: () => [] }),
+  /** Who is asked to come. */
+  attendees: field(z.array(attendee), { inFile: 'given', initial: () => [] }),
   /** Its own reminders, of which there may be none; null for those of its calendar. */
   reminders: field(z.array(reminder).nullable(), { inFile: 'given', initial: () => null }),
   /** Minutes that it takes to get there before it begins, and back after it ends. */
@@ -147,7 +140,8 @@ export const EVENT_FIELDS = {
   changedDates: field(z.record(dateKey, changedDate), { ...seen, initial: () => ({}) }),
   /** Whole days of a series' length that follow the clock (DURATION in days, RFC 5545 §3.3.6): the rest passes exactly. */
   clockDays: field(z.number().int().min(1).optional(), ofFile),
-  organizer: field(z.object({ name: z.string(), address: z.string() }).optional()),
+  /** Who asked; none where it is one's own and nobody was asked yet. */
+  organizer: field(organizer.optional(), { inFile: 'given' }),
   attachments: field(z.array(attachment), { initial: () => [] }),
   /** Hours that the event had before it was made whole-day, so that turning back finds them. */
   keptHours: field(

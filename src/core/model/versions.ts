@@ -1,8 +1,9 @@
+import { guestsOfOld } from './guestsOfOld';
 import { remindersOfAlarms } from './alarmsOfOld';
 import { taskOfOld } from './tasksOfOld';
 
 /** The version that everything stored is written in; each step in MIGRATIONS leads one version up. */
-export const SCHEMA_VERSION = 4;
+export const SCHEMA_VERSION = 5;
 
 export type Data = Record<string, unknown>;
 
@@ -16,4 +17,5 @@ export const MIGRATIONS: MigrationSteps = {
   1: (kind, data) => (kind === 'event' ? remindersOfAlarms(data) : data),
   2: (kind, data) => (kind === 'task' ? taskOfOld(data) : data),
   3: (kind, data) => (kind === 'event' ? { ...data, room: '' } : data),
+  4: (kind, data) => (kind === 'event' ? guestsOfOld(data) : data),
 };

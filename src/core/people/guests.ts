@@ -1,4 +1,4 @@
-import type { Attendee } from '../model/eventFields';
+import type { Attendee } from '../model/attendees';
 import type { Person } from '../model/person';
 import { joinWords } from '../time/words';
 import { shortName } from './sayOpenings';

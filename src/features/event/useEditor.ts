@@ -10,7 +10,7 @@ import type { DateEdit } from '@/core/editing/series/edit';
 import { editSeries } from '@/core/editing/series/edit';
 import { availability, hexColour, reminder, visibility, zoneName } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
-import { attendee } from '@/core/model/eventFields';
+import { attendee } from '@/core/model/attendees';
 import { isSeries } from '@/core/model/event';
 import { titleOf } from '@/core/model/titleOf';
 import { z } from '@/core/model/zod';

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
-import type { Attendee } from '@/core/model/eventFields';
+import type { Attendee } from '@/core/model/attendees';
 import { mailAddress } from '@/core/model/common';
 import type { Person } from '@/core/model/person';
 import { findPeople } from '@/core/people/findPeople';

@@ -5,6 +5,8 @@ import type {
   Passthrough,
   Reminder,
 } from '../../model/common';
+import type { Organizer } from '../../model/attendees';
+import { attendeeOf, organizerOf } from '../../model/attendees';
 import { hexColour } from '../../model/common';
 import { isWebAddress } from '../../model/webAddress';
 import { plannedTimes } from '../../editing/series/dates';
@@ -62,6 +64,8 @@ const OWN_PROPERTIES = new Set([
   'last-modified',
   'sequence',
   'conference',
+  'attendee',
+  'organizer',
   AVAILABILITY_PROPERTY,
   INK_PROPERTY,
   ICON_PROPERTY,
@@ -71,6 +75,9 @@ const OWN_PROPERTIES = new Set([
   QUIET_PROPERTY,
   POINT_PROPERTY,
 ]);
+
+/** Those of which fields keep everything, parameters too; of organizers the first. */
+const WHOLE_PROPERTIES = new Set([POINT_PROPERTY, 'attendee', 'organizer']);
 
 function readAvailability(component: JcalComponent): Availability {
   const own = textValue(component, AVAILABILITY_PROPERTY).toLowerCase();
@@ -153,7 +160,7 @@ export function passthroughOf(
     const first = !seen.has(name);
     seen.add(name);
     const repeats = name === 'rdate' || name === 'exdate';
-    if (name === POINT_PROPERTY && own.has(name)) continue;
+    if (WHOLE_PROPERTIES.has(name) && own.has(name) && (first || name !== 'organizer')) continue;
     if (name === 'conference' && prop !== room) {
       properties.push(prop);
       continue;
@@ -172,6 +179,11 @@ export function passthroughOf(
 /** Where an event takes place online (CONFERENCE, RFC 7986 §5.11): the first address of the web; numbers to ring pass through. */
 const roomProperty = (component: JcalComponent): JcalProperty | undefined =>
   component[1].find(([name, , , value]) => name === 'conference' && isWebAddress(String(value)));
+
+function organizerIn(component: JcalComponent): Organizer | undefined {
+  const prop = property(component, 'organizer');
+  return prop && organizerOf(prop);
+}
 
 /** Points as a file has them; one without a name gets one by its place. */
 function pointsOf(component: JcalComponent): AgendaPoint[] {
@@ -204,9 +216,11 @@ type Spoken = {
   [Field in Exclude<FileField, 'categoryIds' | 'changedDates'>]: CalendarEvent[Field] | undefined;
 } & Pick<CalendarEvent, 'start' | 'end'>;
 
+const OPTIONAL = ['rule', 'clockDays', 'inkOverride', 'icon', 'organizer', 'passthrough'] as const;
+
 /** Takes away the names of fields that hold nothing. */
 function definedOnly(fields: Spoken): Spoken {
-  for (const name of ['rule', 'clockDays', 'inkOverride', 'icon', 'passthrough'] as const)
+  for (const name of OPTIONAL)
     if (fields[name] === undefined) delete (fields as Partial<Spoken>)[name];
   return fields;
 }
@@ -237,6 +251,8 @@ export function readEvent(
     link: textValue(jcal, 'url'),
     room: String(roomProperty(jcal)?.[3] ?? ''),
     agenda: pointsOf(jcal),
+    attendees: jcal[1].filter(([name]) => name === 'attendee').map(attendeeOf),
+    organizer: organizerIn(jcal),
     rule: rules[0],
     // One date alone lies where it lies.
     clockDays: clockDays && rules[0] !== undefined ? clockDays : undefined,

@@ -1,6 +1,7 @@
 import type { EventTime, JcalProperty, Passthrough } from '../../model/common';
 import { wallOf, zoneOf } from '../../model/common';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
+import { attendeeProperty, organizerProperty } from '../../model/attendees';
 import { dateAsEvent } from '../../editing/series/dates';
 import { durationOf } from '../../model/event';
 import type { FileField } from '../../model/eventFields';
@@ -132,6 +133,8 @@ const WRITERS: { [Field in FileField]: Writer } = {
       'text',
       cleanText(said),
     ]),
+  attendees: ({ attendees }) => attendees.map(attendeeProperty),
+  organizer: ({ organizer }) => (organizer ? [organizerProperty(organizer)] : []),
   availability: ({ availability }, { has }) => [
     ...given('transp', availability === 'free' ? 'TRANSPARENT' : undefined),
     ...given(AVAILABILITY_PROPERTY, availability === 'away' ? 'away' : undefined),
