@@ -8,6 +8,7 @@ import { office } from './office';
 import { onlyOwnNames } from './onlyOwn';
 import { outbox } from './outbox';
 import { rooms } from './rooms';
+import { shares } from './shares';
 import { standIns } from './standIns';
 
 /** Which of the two stores a browser opens first. */
@@ -77,6 +78,7 @@ export function createApp(
   app.use('/office', office(today));
   app.use('/outbox', outbox());
   app.use(rooms());
+  app.use(shares());
   // Names under these hold a hash of what is in them, so that they can be kept for good.
   app.use('/_expo', express.static(path.join(folder, '_expo'), { immutable: true, maxAge: '1y' }));
   app.use('/fonts', express.static(path.join(folder, 'fonts'), { maxAge: '30d' }));

@@ -3,6 +3,7 @@ import type { Request, Response, Router } from 'express';
 import express from 'express';
 import { z } from 'zod';
 import { onlyApp } from './onlyOwn';
+import { escaped, plainPage } from './plainPage';
 
 /** What a room is told of the meeting in it. */
 const meeting = z.object({
@@ -18,15 +19,6 @@ const MOST_KEPT = 2000;
 const NAME_BYTES = 12;
 const NAME = /^[\w-]{8,40}$/;
 
-const ENTITIES: Readonly<Record<string, string>> = {
-  '&': '&amp;',
-  '<': '&lt;',
-  '>': '&gt;',
-  '"': '&quot;',
-  "'": '&#39;',
-};
-const escaped = (text: string) => text.replaceAll(/[&<>"']/g, (letter) => ENTITIES[letter]!);
-
 /** The page of a room: who would be there. It is plain, and works without script. */
 function pageOf(name: string, told: Meeting | undefined): string {
   const people = told?.people ?? [];
@@ -34,31 +26,12 @@ function pageOf(name: string, told: Meeting | undefined): string {
     ? `<ul>${people.map((one) => `<li>${escaped(one)}</li>`).join('')}</ul>`
     : '<p>Nobody was named. Whoever has the address can come in.</p>';
   const title = told?.title || 'A room';
-  return `<!doctype html>
-<html lang="en">
-<head>
-<meta charset="utf-8">
-<meta name="viewport" content="width=device-width, initial-scale=1">
-<title>${escaped(title)} · Room</title>
-<meta http-equiv="refresh" content="5">
-<link rel="icon" href="data:,">
-<style>
-body { font: 18px/1.5 system-ui, sans-serif; margin: 0; padding: 24px; background: #f4f1ea; color: #22302d; }
-main { max-width: 560px; margin: 8vh auto 0; }
-h1 { font-size: 1.6em; margin: 0; }
-small { color: #55635f; }
-</style>
-</head>
-<body>
-<main>
-<h1>${escaped(title)}</h1>
+  const main = `<h1>${escaped(title)}</h1>
 <p>${escaped(told?.when ?? '')}</p>
 <h2>Here would be</h2>
 ${list}
-<p><small>Room ${escaped(name)}. A stand-in: no call takes place, nothing is heard or seen.</small></p>
-</main>
-</body>
-</html>`;
+<p><small>Room ${escaped(name)}. A stand-in: no call takes place, nothing is heard or seen.</small></p>`;
+  return plainPage({ title: `${title} · Room`, main, refresh: 5 });
 }
 
 /**

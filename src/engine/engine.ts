@@ -23,6 +23,7 @@ import { Queries } from './queries/queries';
 import { Messages } from './messages/messages';
 import { Pages } from './pages/pages';
 import { People } from './people/people';
+import { Sharing } from './people/sharing';
 import type { ReadOnly, Unsaved } from './repository';
 import type { SendMessage } from './reminders/outbox';
 import { Reminders } from './reminders/reminders';
@@ -83,6 +84,7 @@ export type EngineProtocol = Pick<
   | 'pages'
   | 'messages'
   | 'people'
+  | 'sharing'
   | 'retry'
 >;
 
@@ -90,7 +92,8 @@ export type EngineProtocol = Pick<
  * The heart of the app behind the page: holds all records and the index of events, and gives them to
  * what is asked (`queries`), found (`finding`), done (`commands`), looked at before it is done to many
  * (`bulk`), put in order (`tidying`), to do (`tasks`), read around one event
- * (`pages`) or out of a message (`messages`), known of others (`people`), brought in or out (`files`)
+ * (`pages`) or out of a message (`messages`), known of others (`people`) and shown to them
+ * (`sharing`), brought in or out (`files`)
  * and followed (`feeds`).
  * Runs in a web worker.
  */
@@ -113,6 +116,7 @@ export class Engine {
   readonly pages: Pages;
   readonly messages: Messages;
   readonly people: People;
+  readonly sharing: Sharing;
   private progress = { loaded: 0, total: 1, ready: false };
   private onStatus: OnStatus = () => undefined;
   private lastTold = 0;
@@ -167,6 +171,7 @@ export class Engine {
     this.tasks = new Tasks({ records: repository, index, foundBy });
     this.pages = new Pages({ records: repository, index }, this.tasks);
     this.messages = new Messages(queries);
+    this.sharing = new Sharing({ records: repository, index, foundBy });
     this.people = new People({ records: repository, index, ask: outside.askFeed });
     this.repository = repository;
     this.queries = queries;

@@ -5,6 +5,7 @@ import { person } from './person';
 import { reminding } from '../reminders/reminding';
 import { left } from './left';
 import { question } from './question';
+import { share } from './share';
 import { task } from './task';
 import { tidyRule } from './tidyRule';
 import { lens } from './view';
@@ -80,6 +81,7 @@ export const KINDS = {
     isOnCalendar: false,
     isInBackup: true,
   },
+  share: { schema: share, one: 'share', many: 'shares', isOnCalendar: false, isInBackup: true },
   task: { schema: task, one: 'task', many: 'tasks', isOnCalendar: true, isInBackup: true },
   event: { schema: event, one: 'event', many: 'events', isOnCalendar: true, isInBackup: true },
 } as const satisfies Record<string, KindSpec>;

@@ -28,6 +28,7 @@ import { keepPerson, removePerson, showPerson } from './people';
 import { keepQuestion, removeQuestion } from './questions';
 import { keepRule, removeRule } from './rules';
 import { editSeriesDates, removeSeriesDates, restoreSeriesDate } from './series';
+import { endShare, keepShare } from './shares';
 import { setSettings } from './settings';
 import { sweepSeries } from './sweep';
 import {
@@ -95,6 +96,8 @@ const PLANNERS = {
   keepPerson,
   removePerson,
   showPerson,
+  keepShare,
+  endShare,
 };
 
 type Planners = typeof PLANNERS;

@@ -11,6 +11,7 @@ import type { MenuItem } from '@/ui/Menu';
 import { MenuList } from '@/ui/Menu';
 import { CalendarDialog } from './CalendarDialog';
 import { FeedDialog } from './FeedDialog';
+import { ShareDialog } from '@/features/sharing/ShareDialog';
 import { MergeDialog } from './MergeDialog';
 
 interface Props {
@@ -38,13 +39,15 @@ export function CalendarMenu({ calendar, calendars, onOnlyHere, onClose }: Props
   const { settings } = usePreferences();
   const exports = useExports();
   const showing = useShowing(calendars);
-  const [open, setOpen] = useState<'edit' | 'merge' | 'feed' | null>(null);
+  const [open, setOpen] = useState<'edit' | 'merge' | 'feed' | 'share' | null>(null);
   const { id, name, kind, feed } = calendar;
 
   const exportIt = () => exports.calendarFile({ query: { ...EVERYTHING, calendars: [id] } });
 
   if (open === 'edit') return <CalendarDialog {...{ calendar, calendars, onClose }} />;
   if (open === 'merge') return <MergeDialog {...{ calendar, calendars, onClose }} />;
+  if (open === 'share')
+    return <ShareDialog of={{ kind: 'calendar', id }} name={name} onClose={onClose} />;
   if (open === 'feed') return <FeedDialog {...{ calendar, onClose }} />;
 
   const isOwn = kind === 'own';
@@ -98,6 +101,9 @@ export function CalendarMenu({ calendar, calendars, onOnlyHere, onClose }: Props
     },
     ...(isOwn
       ? [{ label: 'Merge into another…', icon: 'call-merge', onPress: () => setOpen('merge') }]
+      : []),
+    ...(isOwn
+      ? [{ label: 'Share…', icon: 'account-group-outline', onPress: () => setOpen('share') }]
       : []),
     { label: 'Export', icon: 'calendar-export', onPress: () => then(exportIt()) },
     {

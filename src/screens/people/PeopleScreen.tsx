@@ -18,6 +18,7 @@ import { Page } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
 import { PersonRow } from './PersonRow';
+import { SharesCard } from './SharesCard';
 
 /** People by their groups, each under every group that they are in; rooms and things by themselves. */
 function groupsOf(people: readonly Person[]): { name: string; people: Person[] }[] {
@@ -134,6 +135,7 @@ export function PeopleScreen() {
           </View>
         ))}
       </View>
+      <SharesCard />
       {people.length > 0 && found.length === 0 && (
         <Text style={{ color: palette.dim }}>None of your people goes by that.</Text>
       )}

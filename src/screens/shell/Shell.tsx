@@ -6,6 +6,7 @@ import { useMessages } from '@/data/messages';
 import { KeysDialog } from '@/features/keys/KeysDialog';
 import { keepForOffline } from '@/data/offline';
 import { useDueFeeds } from '@/data/queries';
+import { usePublishing } from '@/data/sharing';
 import { useTroubles } from '@/data/useTroubles';
 import { OpenedTask } from '@/features/tasks/OpenedTask';
 import { StandingBar } from '@/features/tasks/StandingBar';
@@ -31,6 +32,7 @@ export function Shell({ children }: { children: ReactNode }) {
   const [isHelpOpen, closeHelp] = useEverywhereKeys();
   useDueFeeds();
   useTroubles();
+  usePublishing();
   const { complain } = useMessages();
   useEffect(() => {
     keepForOffline().catch((error: Error) =>

@@ -7,6 +7,7 @@ import { lensOf } from '@/core/view/lenses';
 import { useDo } from '@/data/commands';
 import type { Preferences } from '@/data/preferences';
 import { Choice } from '@/ui/Choice';
+import { ShareDialog } from '@/features/sharing/ShareDialog';
 import { Dialog } from '@/ui/Dialog';
 import { IconChoice } from '@/ui/IconChoice';
 import { Icon } from '@/ui/icons/Icon';
@@ -38,6 +39,7 @@ export function LensesDialog(props: Props) {
   const [icon, setIcon] = useState<string | undefined>('compass-outline');
   const [isFixed, setFixed] = useState(false);
   const isGood = name.trim() !== '';
+  const [shared, setShared] = useState<Lens | null>(null);
 
   async function save() {
     if (!isGood) return;
@@ -65,6 +67,10 @@ export function LensesDialog(props: Props) {
 
   const move = (lens: Lens, by: -1 | 1) => void act({ kind: 'moveLens', id: lens.id, by });
 
+  if (shared)
+    return (
+      <ShareDialog of={{ kind: 'lens', id: shared.id }} name={shared.name} onClose={onClose} />
+    );
   return (
     <Dialog
       title="Lenses"
@@ -153,6 +159,13 @@ export function LensesDialog(props: Props) {
       </Text>
       <TextField label="Name" value={name} onChangeText={setName} />
       <IconChoice icon={icon} onChoose={setIcon} />
+      {editing && (
+        <Button
+          icon="account-group-outline"
+          style={styles.share}
+          onPress={() => setShared(editing)}
+        >{`Share ${editing.name}…`}</Button>
+      )}
       {!editing && (
         <Choice<boolean>
           name="Which days it shows"
@@ -169,6 +182,7 @@ export function LensesDialog(props: Props) {
 }
 
 const styles = StyleSheet.create({
+  share: { alignSelf: 'flex-start' },
   row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 6, minHeight: 44 },
   words: { flex: 1, minWidth: 110 },
   name: { fontWeight: '600' },

@@ -1,0 +1,131 @@
+import express from 'express';
+import type { AddressInfo } from 'node:net';
+import type { Server } from 'node:http';
+import type { SharedCopy } from '../src/core/people/shared';
+import { shares } from './shares';
+
+const open: Server[] = [];
+afterAll(() => open.forEach((server) => server.close()));
+
+const TOKEN = 'a'.repeat(24);
+const KEY = 'k'.repeat(24);
+const COPY: SharedCopy = {
+  name: 'Workshop',
+  zone: 'London',
+  expires: null,
+  calendar: 'BEGIN:VCALENDAR\r\nEND:VCALENDAR\r\n',
+  freeBusy: 'BEGIN:VCALENDAR\r\nBEGIN:VFREEBUSY\r\nEND:VFREEBUSY\r\nEND:VCALENDAR\r\n',
+  days: [{ name: 'Tuesday', lines: [{ when: '09:00 – 10:00', title: 'Lamps', place: 'Bench 2' }] }],
+};
+
+async function serve(clock = { now: 1000 }) {
+  const app = express().use(shares(() => clock.now));
+  const server = app.listen(0);
+  open.push(server);
+  await new Promise((resolve) => server.once('listening', resolve));
+  const { port } = server.address() as AddressInfo;
+  const ask = (at: string, { headers, ...init }: RequestInit = {}) =>
+    fetch(`http://localhost:${port}${at}`, { ...init, headers: { ...headers } });
+  const publish = (copy: object, key = KEY, token = TOKEN) =>
+    ask(`/shares/${token}`, {
+      method: 'PUT',
+      headers: {
+        'X-Orderly-Week': 'shares',
+        'X-Share-Key': key,
+        'Content-Type': 'application/json',
+      },
+      body: JSON.stringify(copy),
+    });
+  return { ask, publish, clock };
+}
+
+test('what is published is read at its address, as a page and as files', async () => {
+  const { ask, publish } = await serve();
+  expect((await publish(COPY)).status).toBe(204);
+  const page = await ask(`/shared/${TOKEN}`);
+  expect(page.headers.get('content-type')).toContain('text/html');
+  expect(page.headers.get('cache-control')).toBe('no-store');
+  const text = await page.text();
+  expect(text).toContain('<h1>Workshop</h1>');
+  expect(text).toContain('Times by the clock of London.');
+  expect(text).toContain('Bench 2');
+  expect(text).toContain(`href="/shared/${TOKEN}/calendar.ics"`);
+  expect(text).not.toContain('<script');
+  expect(await (await ask(`/shared/${TOKEN}/calendar.ics`)).text()).toBe(COPY.calendar);
+  expect(await (await ask(`/shared/${TOKEN}/busy.ics`)).text()).toBe(COPY.freeBusy);
+});
+
+test('names and titles are text, whatever stands in them', async () => {
+  const { ask, publish } = await serve();
+  const bad = '<script>alert(1)</script><img src=x onerror="alert(2)">';
+  await publish({
+    ...COPY,
+    name: bad,
+    days: [{ name: bad, lines: [{ when: bad, title: bad, place: bad }] }],
+  });
+  const text = await (await ask(`/shared/${TOKEN}`)).text();
+  expect(text).not.toMatch(/<script|<img/);
+  expect(text).toContain('&lt;script&gt;');
+});
+
+test('where only taken time is seen, there is no calendar', async () => {
+  const { ask, publish } = await serve();
+  await publish({ ...COPY, calendar: null });
+  expect((await ask(`/shared/${TOKEN}/calendar.ics`)).status).toBe(404);
+  expect(await (await ask(`/shared/${TOKEN}`)).text()).toContain(`/shared/${TOKEN}/busy.ics`);
+});
+
+test('what is ended, over or never was is told alike, and nothing is listed', async () => {
+  const { ask, publish, clock } = await serve();
+  await publish({ ...COPY, expires: 2000 });
+  expect((await ask(`/shared/${TOKEN}`)).status).toBe(200);
+  clock.now = 2000;
+  const said = await Promise.all(
+    [
+      `/shared/${TOKEN}`,
+      `/shared/${TOKEN}/busy.ics`,
+      `/shared/${'b'.repeat(24)}`,
+      '/shared/__proto__',
+    ].map(async (at) => {
+      const response = await ask(at);
+      return [response.status, await response.text()];
+    }),
+  );
+  expect(new Set(said.map(String))).toEqual(
+    new Set(['404,There is nothing shared here, or not any more.']),
+  );
+  await publish(COPY);
+  await ask(`/shares/${TOKEN}`, {
+    method: 'DELETE',
+    headers: { 'X-Orderly-Week': 'shares', 'X-Share-Key': KEY },
+  });
+  expect((await ask(`/shared/${TOKEN}`)).status).toBe(404);
+  for (const at of ['/shares', '/shared', '/shares/', '/shared/'])
+    expect((await ask(at)).status).toBe(404);
+});
+
+test('only who published it may change or end it, and no other page', async () => {
+  const { ask, publish } = await serve();
+  await publish(COPY);
+  const other = 'o'.repeat(24);
+  expect((await publish({ ...COPY, name: 'Theirs' }, other)).status).toBe(400);
+  await ask(`/shares/${TOKEN}`, {
+    method: 'DELETE',
+    headers: { 'X-Orderly-Week': 'shares', 'X-Share-Key': other },
+  });
+  expect(await (await ask(`/shared/${TOKEN}`)).text()).toContain('<h1>Workshop</h1>');
+  const foreign = await ask(`/shares/${TOKEN}`, {
+    method: 'PUT',
+    headers: { 'X-Share-Key': KEY, 'Content-Type': 'application/json' },
+    body: JSON.stringify(COPY),
+  });
+  expect(foreign.status).toBe(403);
+});
+
+test('what can be guessed, is no copy, or is too large is not taken', async () => {
+  const { publish } = await serve();
+  expect((await publish(COPY, KEY, 'short')).status).toBe(400);
+  expect((await publish(COPY, 'short')).status).toBe(400);
+  expect((await publish({ ...COPY, days: 'many' })).status).toBe(400);
+  expect((await publish({ ...COPY, freeBusy: 'x'.repeat(9e6) })).status).toBe(413);
+});

@@ -1,0 +1,157 @@
+import { nanoid } from 'nanoid';
+import { useEffect, useMemo } from 'react';
+import type { Share, SharedThing, ShareLevel } from '@/core/model/share';
+import type { SharedCopy } from '@/core/people/shared';
+import { dayOfWall } from '@/core/time/civil';
+import type { RemoteEngine } from '@/engine/client';
+import { download } from './browser';
+import { useDo } from './commands';
+import { useEngine } from './engineContext';
+import { useEngineQuery } from './engineQuery';
+import { useMessages } from './messages';
+import { useNow, useWallNow } from './now';
+import { outsideState } from './outsideState';
+import type { Preferences } from './preferences';
+import { usePreferences } from './preferences';
+
+/** Letters of a token and of a key: 144 bits each. */
+const SECRET = 24;
+/** How long it is quiet before what was changed is published, in ms. */
+const QUIET = 2000;
+
+/** The address of a share, whole. */
+export const shareAddress = ({ token }: Share): string =>
+  `${window.location.origin}/shared/${token}`;
+
+/** What is shared, in the order in which it was. */
+export function useShares(): readonly Share[] {
+  const { data } = useEngineQuery(['shares'], (engine) => engine.sharing.all());
+  return useMemo(() => data ?? [], [data]);
+}
+
+const mannerOf = ({ clock, wording }: Preferences) => ({ clock, wording, now: Date.now() });
+
+/** The coming days of a calendar or a lens as they would be seen at a level. */
+export function useSharePreview(of: SharedThing, level: ShareLevel) {
+  const preferences = usePreferences();
+  const today = dayOfWall(useWallNow(preferences.clock));
+  return useEngineQuery(['sharePreview', of, level, today, preferences.clock], (engine) =>
+    engine.sharing.preview(of, level, mannerOf(preferences)),
+  );
+}
+
+/** How each share stands with the server, by its id: published as it is, or waiting until it answers. */
+const standing = outsideState<ReadonlyMap<string, 'published' | 'waiting'>>(new Map());
+
+const stand = (id: string, how: 'published' | 'waiting') =>
+  standing.put(new Map(standing.get()).set(id, how));
+
+export const useShareStanding = (id: string) => standing.use((all) => all.get(id));
+
+const headersOf = ({ key }: Pick<Share, 'key'>) => ({
+  'X-Orderly-Week': 'shares',
+  'X-Share-Key': key,
+  'Content-Type': 'application/json',
+});
+
+async function send(share: Share, copy: SharedCopy): Promise<void> {
+  const response = await fetch(`/shares/${share.token}`, {
+    method: 'PUT',
+    headers: headersOf(share),
+    body: JSON.stringify(copy),
+  });
+  if (!response.ok) throw new Error(`It answered ${response.status}.`);
+}
+
+const takeBack = (share: Share) =>
+  fetch(`/shares/${share.token}`, { method: 'DELETE', headers: headersOf(share) });
+
+/** Shares that this window published, as they were: one that is there no longer is taken back. */
+const sent = new Map<string, Share>();
+
+async function publishAll(
+  engine: RemoteEngine,
+  shares: readonly Share[],
+  preferences: Preferences,
+) {
+  for (const share of shares) {
+    const isOver = share.expires !== null && share.expires <= Date.now();
+    const copy = isOver ? null : await engine.sharing.copyOf(share, mannerOf(preferences));
+    try {
+      await (copy ? send(share, copy) : takeBack(share));
+      sent.set(share.id, share);
+      stand(share.id, 'published');
+    } catch {
+      // It is told beside the share, and tried again at the next minute.
+      stand(share.id, 'waiting');
+    }
+  }
+  for (const [id, share] of sent) {
+    if (shares.some((one) => one.id === id)) continue;
+    try {
+      await takeBack(share);
+      sent.delete(id);
+    } catch {
+      // The server does not answer: nobody sees it there either, and it is taken back when it does.
+    }
+  }
+}
+
+/** Keeps what stands at the addresses of shares like what they are of. */
+export function usePublishing(): void {
+  const { engine } = useEngine();
+  const preferences = usePreferences();
+  const shares = useShares();
+  const now = useNow();
+  const { data: turn } = useEngineQuery(['shareTurn'], (remote) => remote.sharing.turn());
+  const isWaiting = standing.use((all) => shares.some(({ id }) => all.get(id) === 'waiting'));
+  const retry = isWaiting ? now : 0;
+  useEffect(() => {
+    if (!engine || turn === undefined || (!shares.length && !sent.size)) return;
+    const timer = setTimeout(() => void publishAll(engine, shares, preferences), QUIET);
+    return () => clearTimeout(timer);
+  }, [engine, shares, preferences, turn, retry]);
+}
+
+/** Sharing, and ending it. */
+export function useSharing() {
+  const act = useDo();
+  const { engine } = useEngine();
+  const { say, complain } = useMessages();
+  return {
+    /** Shares something: by an address that nobody can guess. Answers with the share; null where it could not be kept. */
+    begin: async (
+      fields: Pick<Share, 'of' | 'level' | 'personId' | 'expires'>,
+    ): Promise<Share | null> => {
+      const secrets = { token: nanoid(SECRET), key: nanoid(SECRET) };
+      const share = { ...fields, ...secrets, id: nanoid(12), made: Date.now() };
+      return (await act({ kind: 'keepShare', before: null, share })) ? share : null;
+    },
+    change: (before: Share, fields: Partial<Pick<Share, 'level' | 'expires'>>) =>
+      act({ kind: 'keepShare', before, share: { ...before, ...fields } }),
+    /** Ends it at once, also where the rest has to wait. */
+    end: async (share: Share): Promise<void> => {
+      if (!(await act({ kind: 'endShare', id: share.id }))) return;
+      try {
+        await takeBack(share);
+        sent.delete(share.id);
+      } catch {
+        sent.set(share.id, share);
+        complain('The server does not answer: the address is taken back as soon as it does.');
+      }
+    },
+    copyAddress: async (share: Share): Promise<void> => {
+      try {
+        await navigator.clipboard.writeText(shareAddress(share));
+        say('Copied the address.');
+      } catch {
+        complain(`The browser does not let the address be copied. It is: ${shareAddress(share)}`);
+      }
+    },
+    /** The same copy as a file. */
+    save: async (of: SharedThing, level: ShareLevel, name: string): Promise<void> => {
+      if (!engine) return;
+      download(`${name}.ics`, await engine.sharing.file(of, level, Date.now()), 'text/calendar');
+    },
+  };
+}

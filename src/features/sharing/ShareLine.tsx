@@ -1,0 +1,86 @@
+import { StyleSheet, View } from 'react-native';
+import { Button, IconButton, Text } from 'react-native-paper';
+import type { Share } from '@/core/model/share';
+import { dayOfWall } from '@/core/time/civil';
+import { sayDay } from '@/core/time/words';
+import { wallFromInstant } from '@/core/time/zones';
+import { useEngineQuery } from '@/data/engineQuery';
+import { useNow } from '@/data/now';
+import { usePeople } from '@/data/people';
+import { usePreferences } from '@/data/preferences';
+import { shareAddress, useShareStanding, useSharing } from '@/data/sharing';
+import { usePalette } from '@/ui/theme/theme';
+import { LEVEL_WORDS } from './levels';
+
+/** Something that is shared: with whom, how much, until when; its address, and the end of it. */
+export function ShareLine({ share, hasName = false }: { share: Share; hasName?: boolean }) {
+  const palette = usePalette();
+  const { clock, wording } = usePreferences();
+  const people = usePeople();
+  const sharing = useSharing();
+  const standing = useShareStanding(share.id);
+  const now = useNow();
+  const { data: name } = useEngineQuery(['shares', 'name', share.of], (engine) =>
+    engine.sharing.nameOf(share.of),
+  );
+  const who =
+    share.personId === null
+      ? 'Whoever has the address'
+      : (people.find(({ id }) => id === share.personId)?.name ?? 'Somebody');
+  const isOver = share.expires !== null && share.expires <= now;
+  const until =
+    share.expires === null
+      ? ''
+      : `${isOver ? 'ended' : 'until'} ${sayDay(dayOfWall(wallFromInstant(share.expires, clock)), wording, { day: 'numeric', month: 'short' })}`;
+  const said = [LEVEL_WORDS[share.level][0], until].filter(Boolean).join(' · ');
+  const called = hasName ? `${name ?? 'Something that is gone'}: ${who}` : who;
+  return (
+    <View
+      role="listitem"
+      aria-label={called}
+      style={[styles.line, { borderColor: palette.hairline }]}
+    >
+      <View style={styles.words}>
+        <Text style={styles.name}>{called}</Text>
+        <Text variant="bodySmall" style={{ color: isOver ? palette.amber : palette.dim }}>
+          {said}
+        </Text>
+        {standing === 'waiting' && (
+          <Text variant="bodySmall" style={{ color: palette.amber }}>
+            The server does not answer: it is published as soon as it does.
+          </Text>
+        )}
+      </View>
+      <Button
+        compact
+        accessibilityLabel={`Look at it as ${who} does`}
+        onPress={() => window.open(shareAddress(share), '_blank', 'noopener')}
+      >
+        Look
+      </Button>
+      <IconButton
+        icon="content-copy"
+        size={18}
+        accessibilityLabel="Copy its address"
+        onPress={() => void sharing.copyAddress(share)}
+        style={styles.icon}
+      />
+      <Button compact onPress={() => void sharing.end(share)}>
+        End
+      </Button>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  line: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    borderBottomWidth: 1,
+    paddingVertical: 4,
+  },
+  words: { flex: 1, minWidth: 160 },
+  name: { fontWeight: '600' },
+  icon: { margin: 0, width: 40, height: 40 },
+});
