@@ -2,8 +2,9 @@ import { nanoid } from 'nanoid';
 import { useEffect, useMemo } from 'react';
 import type { Share, SharedThing, ShareLevel } from '@/core/model/share';
 import type { SharedCopy } from '@/core/people/shared';
-import { dayOfWall } from '@/core/time/civil';
+import { DAY, dayOfWall } from '@/core/time/civil';
 import type { RemoteEngine } from '@/engine/client';
+import { outboxOf } from '@/engine/reminders/outbox';
 import { download } from './browser';
 import { useDo } from './commands';
 import { useEngine } from './engineContext';
@@ -69,23 +70,26 @@ const takeBack = (share: Share) =>
 /** Shares that this window published, as they were: one that is there no longer is taken back. */
 const sent = new Map<string, Share>();
 
+/** Puts a share's copy at its address as things are, or takes it back where it is over or what it was of is gone. */
+async function publish(engine: RemoteEngine, share: Share, preferences: Preferences) {
+  const isOver = share.expires !== null && share.expires <= Date.now();
+  const copy = isOver ? null : await engine.sharing.copyOf(share, mannerOf(preferences));
+  try {
+    await (copy ? send(share, copy) : takeBack(share));
+    sent.set(share.id, share);
+    stand(share.id, 'published');
+  } catch {
+    // It is told beside the share, and tried again at the next minute.
+    stand(share.id, 'waiting');
+  }
+}
+
 async function publishAll(
   engine: RemoteEngine,
   shares: readonly Share[],
   preferences: Preferences,
 ) {
-  for (const share of shares) {
-    const isOver = share.expires !== null && share.expires <= Date.now();
-    const copy = isOver ? null : await engine.sharing.copyOf(share, mannerOf(preferences));
-    try {
-      await (copy ? send(share, copy) : takeBack(share));
-      sent.set(share.id, share);
-      stand(share.id, 'published');
-    } catch {
-      // It is told beside the share, and tried again at the next minute.
-      stand(share.id, 'waiting');
-    }
-  }
+  for (const share of shares) await publish(engine, share, preferences);
   for (const [id, share] of sent) {
     if (shares.some((one) => one.id === id)) continue;
     try {
@@ -116,16 +120,38 @@ export function usePublishing(): void {
 /** Sharing, and ending it. */
 export function useSharing() {
   const act = useDo();
-  const { engine } = useEngine();
+  const { engine, store } = useEngine();
+  const preferences = usePreferences();
   const { say, complain } = useMessages();
   return {
-    /** Shares something: by an address that nobody can guess. Answers with the share; null where it could not be kept. */
+    /** Shares something, by an address that nobody can guess. */
     begin: async (
-      fields: Pick<Share, 'of' | 'level' | 'personId' | 'expires'>,
-    ): Promise<Share | null> => {
+      fields: Pick<Share, 'of' | 'level' | 'personId'>,
+      /** Days that it lasts; 0 for as long as it is not ended. */
+      days: number,
+      /** Who is told by mail, and what it is called. */
+      told: { address: string; name: string } | null,
+    ): Promise<void> => {
       const secrets = { token: nanoid(SECRET), key: nanoid(SECRET) };
-      const share = { ...fields, ...secrets, id: nanoid(12), made: Date.now() };
-      return (await act({ kind: 'keepShare', before: null, share })) ? share : null;
+      const made = Date.now();
+      const expires = days ? made + days * DAY : null;
+      const share = { ...fields, ...secrets, id: nanoid(12), made, expires };
+      if (!(await act({ kind: 'keepShare', before: null, share }))) return;
+      // It is looked at next: it does not wait for quiet.
+      if (engine) await publish(engine, share, preferences);
+      if (!told?.address) return;
+      try {
+        await outboxOf(store)({
+          id: `share ${share.id}`,
+          how: 'mail',
+          to: told.address,
+          at: share.made,
+          subject: `Shared with you: ${told.name}`,
+          text: `You can see ${told.name} here, and follow it from there:\n\n${shareAddress(share)}`,
+        });
+      } catch {
+        complain(`The mail with its address could not be sent. It is: ${shareAddress(share)}`);
+      }
     },
     change: (before: Share, fields: Partial<Pick<Share, 'level' | 'expires'>>) =>
       act({ kind: 'keepShare', before, share: { ...before, ...fields } }),

@@ -5,7 +5,6 @@ import type { SharedThing, ShareLevel } from '@/core/model/share';
 import { SHARE_LEVELS } from '@/core/model/share';
 import { shortName } from '@/core/people/sayOpenings';
 import type { SharedDay } from '@/core/people/shared';
-import { DAY } from '@/core/time/civil';
 import { usePeople } from '@/data/people';
 import { useSharePreview, useShares, useSharing } from '@/data/sharing';
 import { Choice } from '@/ui/Choice';
@@ -81,8 +80,13 @@ export function ShareDialog({ of, name, onClose }: Props) {
   const persons = people.filter(({ kind }) => kind === 'person');
   const [levelName, says] = LEVEL_WORDS[level];
 
+  const person = persons.find(({ id }) => id === personId);
   const begin = () =>
-    sharing.begin({ of, level, personId, expires: lasts ? Date.now() + lasts * DAY : null });
+    sharing.begin(
+      { of, level, personId },
+      lasts,
+      person ? { address: person.address, name } : null,
+    );
 
   return (
     <Dialog
@@ -120,15 +124,7 @@ export function ShareDialog({ of, name, onClose }: Props) {
         </Text>
         <Preview days={days} />
         {persons.length > 0 && (
-          <Fold
-            icon="account-outline"
-            name="With"
-            said={
-              personId === null
-                ? 'Whoever has the address'
-                : (persons.find(({ id }) => id === personId)?.name ?? '')
-            }
-          >
+          <Fold icon="account-outline" name="With" said={person?.name ?? 'Whoever has the address'}>
             <Choice
               name="With whom"
               isNameHidden
@@ -139,6 +135,13 @@ export function ShareDialog({ of, name, onClose }: Props) {
               ]}
               onChoose={(value) => setPersonId(value)}
             />
+            {person && (
+              <Text variant="bodySmall" style={{ color: palette.dim }}>
+                {person.address
+                  ? `${shortName(person)} gets a mail with the address.`
+                  : `No mail address of ${shortName(person)} is known: give them the address yourself.`}
+              </Text>
+            )}
           </Fold>
         )}
         <Choice

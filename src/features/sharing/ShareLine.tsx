@@ -54,6 +54,7 @@ export function ShareLine({ share, hasName = false }: { share: Share; hasName?: 
       <Button
         compact
         accessibilityLabel={`Look at it as ${who} does`}
+        disabled={standing !== 'published'}
         onPress={() => window.open(shareAddress(share), '_blank', 'noopener')}
       >
         Look

@@ -4,6 +4,6 @@ import type { ShareLevel } from '@/core/model/share';
 export const LEVEL_WORDS: Readonly<Record<ShareLevel, readonly [name: string, says: string]>> = {
   booked: ['Booked only', 'when time is taken, and nothing else'],
   titles: ['Titles', 'what it is called; private events as taken'],
-  open: ['All but private', 'with places and notes; private events are left out'],
-  all: ['All', 'with places and notes; private events as taken, without a word'],
+  open: ['All but private', 'everything but private events, which are left out'],
+  all: ['All', 'everything; of private events only that time is taken'],
 };

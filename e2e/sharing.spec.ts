@@ -1,0 +1,130 @@
+import type { Browser, Page } from '@playwright/test';
+import {
+  bar,
+  downloaded,
+  enterLine,
+  expect,
+  goTo,
+  message,
+  openDemo,
+  panel,
+  test,
+} from './fixtures';
+
+const dialog = (page: Page) => panel(page, 'Share Clients');
+const shared = (page: Page) =>
+  dialog(page).getByRole('list', { name: 'Shared already' }).getByRole('listitem');
+
+/** Shares the calendar at a level, and answers with the address that somebody else opens. */
+async function share(page: Page, level: string): Promise<string> {
+  const before = await shared(page).count();
+  await dialog(page).getByRole('radio', { name: level, exact: true }).click();
+  await dialog(page).getByRole('button', { name: 'Share it' }).click();
+  await expect(shared(page)).toHaveCount(before + 1);
+  const opened = page.context().waitForEvent('page');
+  await shared(page)
+    .last()
+    .getByRole('button', { name: /^Look at it as/ })
+    .click();
+  const look = await opened;
+  const address = look.url();
+  await look.close();
+  return address;
+}
+
+/** A second browser, of somebody who knows nothing of the first, and runs no script. */
+async function somebody(browser: Browser): Promise<Page> {
+  const context = await browser.newContext({
+    javaScriptEnabled: false,
+    viewport: { width: 390, height: 844 },
+  });
+  return context.newPage();
+}
+
+test('a calendar is shared at each level, read in another browser, changed and ended', async ({
+  page,
+  browser,
+  isPhone,
+}) => {
+  await openDemo(page);
+  await enterLine(page, 'Secret tender tomorrow 11:00-12:00 in Clients');
+  await expect(message(page, /^Added “Secret tender/)).toBeVisible();
+  await bar(page, 'Secret tender').click();
+  await page.getByRole('button', { name: 'Edit' }).click();
+  await page.getByRole('radio', { name: 'Private' }).click();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(message(page, /^Changed “Secret tender/)).toBeVisible();
+
+  await goTo(page, 'Calendars');
+  await page.getByRole('button', { name: 'More for Clients' }).click();
+  await page.getByRole('button', { name: 'Share…' }).click();
+
+  // It is seen first as they see it.
+  const preview = dialog(page).getByRole('group', { name: 'As they see it' });
+  await expect(preview).toContainText('Booked');
+  await expect(preview).not.toContainText('Harbour board visit');
+  await dialog(page).getByRole('radio', { name: 'All but private' }).click();
+  await expect(preview).toContainText('Harbour board visit');
+  await expect(preview).not.toContainText('Private');
+  await dialog(page).getByRole('radio', { name: 'All', exact: true }).click();
+  await expect(preview).toContainText('Private');
+  await expect(preview).not.toContainText('Secret');
+
+  const booked = await share(page, 'Booked only');
+  const titles = await share(page, 'Titles');
+  const other = await somebody(browser);
+  const read = async (address: string, until: string) => {
+    await expect
+      .poll(async () => {
+        await other.goto(address);
+        return other.locator('body').innerText();
+      })
+      .toContain(until);
+    return other.locator('body').innerText();
+  };
+  expect(await read(booked, 'Booked')).not.toMatch(/Harbour board|Secret/);
+  expect(await read(titles, 'Harbour board visit')).not.toMatch(/Secret/);
+  await expect(other.getByRole('heading', { name: 'Clients', level: 1 })).toBeVisible();
+  const href = await other.getByRole('link', { name: 'Follow this calendar' }).getAttribute('href');
+  const feed = await (await other.request.get(new URL(href!, titles).href)).text();
+  expect(feed).toContain('SUMMARY:Harbour board visit');
+  expect(feed).not.toMatch(/Secret/);
+
+  // What is changed is there soon after; what is ended is gone at once.
+  await page.keyboard.press('Escape');
+  await enterLine(page, 'Lantern fair tomorrow 15:00-16:00 in Clients');
+  await expect(message(page, /^Added “Lantern fair/)).toBeVisible();
+  await read(titles, 'Lantern fair');
+  await goTo(page, 'People');
+  const shares = page.getByRole('list', { name: 'What I share' }).getByRole('listitem');
+  await expect(shares).toHaveCount(2);
+  await shares.nth(1).getByRole('button', { name: 'End' }).click();
+  await expect(shares).toHaveCount(1);
+  await read(titles, 'There is nothing shared here, or not any more.');
+  if (isPhone) return;
+
+  // With a person: they get a mail with its address; and the same copy as a file.
+  await goTo(page, 'Calendars');
+  await page.getByRole('button', { name: 'More for Clients' }).click();
+  await page.getByRole('button', { name: 'Share…' }).click();
+  await dialog(page)
+    .getByRole('button', { name: /^With: / })
+    .click();
+  await dialog(page).getByRole('radio', { name: 'Ida' }).click();
+  await expect(dialog(page)).toContainText('Ida gets a mail with the address.');
+  await dialog(page).getByRole('radio', { name: 'A week' }).click();
+  await dialog(page).getByRole('radio', { name: 'Titles' }).click();
+  const file = await downloaded(page, () =>
+    dialog(page).getByRole('button', { name: 'Save as a file' }).click(),
+  );
+  expect(file).toContain('SUMMARY:Lantern fair');
+  expect(file).not.toContain('Secret');
+  await dialog(page).getByRole('button', { name: 'Share it' }).click();
+  await expect(shared(page).filter({ hasText: 'Ida Solberg' })).toContainText(
+    'Titles · until 1 Dec',
+  );
+  await page.keyboard.press('Escape');
+  await goTo(page, 'Outbox');
+  await expect(page.getByText('Shared with you: Clients')).toBeVisible();
+  await expect(page.getByText('ida@lantern-quay.example').first()).toBeVisible();
+});
