@@ -286,3 +286,74 @@ walk(
   ],
   '@wide',
 );
+
+walk(
+  'people, openings and sharing',
+  [
+    ['people', at('/people', (page) => page.getByText('clear until 11:00').first())],
+    [
+      'somebody',
+      async (page) => {
+        await page.getByRole('button', { name: /^Ida Solberg/ }).click();
+        await page.getByRole('button', { name: 'Hours, ink and mark' }).click();
+        await expect(
+          panel(page, 'Ida Solberg').getByRole('group', { name: 'Friday' }),
+        ).toBeVisible();
+      },
+      PANEL,
+    ],
+    [
+      'openings',
+      async (page) => {
+        await page.getByRole('button', { name: 'When could all of Partners meet?' }).click();
+        await page.getByRole('button', { name: /^How: / }).click();
+        await page.getByRole('button', { name: 'Offer some of these' }).click();
+        await page
+          .getByRole('button', { name: /^Starts on/ })
+          .first()
+          .click();
+      },
+      PANEL,
+    ],
+    [
+      'an offer',
+      async (page) => {
+        await page.getByRole('button', { name: 'When could all of Partners meet?' }).click();
+        await page.getByRole('button', { name: 'Offer some of these' }).click();
+        await page.getByRole('button', { name: 'The best 3' }).click();
+        await page.getByRole('button', { name: 'Offer 3 times' }).click();
+        await expect(panel(page, 'Offer 3 times')).toBeVisible();
+      },
+      PANEL,
+    ],
+    [
+      'sharing',
+      async (page) => {
+        await page.goto('/calendars');
+        await page.getByRole('button', { name: 'More for Workshop' }).click();
+        await page.getByRole('button', { name: 'Share…' }).click();
+        await page.getByRole('button', { name: 'Share it' }).click();
+        await expect(page.getByRole('list', { name: 'Shared already' })).toBeVisible();
+      },
+      PANEL,
+    ],
+    [
+      'people on the sheet',
+      async (page) => {
+        await page.goto('/');
+        await page.getByRole('button', { name: 'People', exact: true }).click();
+        await page.getByRole('switch', { name: 'Show Ida Solberg' }).click();
+        await expect(page.getByText('Put Ida Solberg’s time on the sheet')).toBeVisible();
+      },
+      PANEL,
+    ],
+    [
+      'somebody’s day',
+      async (page) => {
+        await bar(page, 'Lens fitting').first().click();
+        await expect(panel(page, 'Ida Solberg').getByText('Bench 1')).toBeVisible();
+      },
+    ],
+  ],
+  '@phone',
+);

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import {
   bar,
+  downloaded,
   expect,
   goTo,
   message,
@@ -206,3 +207,50 @@ test(
     await expect(ida).toBeVisible();
   },
 );
+
+test('times are offered as text and file, held, and let go when one is taken or over', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await openDemo(page);
+  await goTo(page, 'People');
+  await page.getByRole('button', { name: 'When could all of Partners meet?' }).click();
+  await expect(openings(page).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Offer some of these' }).click();
+  await page.getByRole('button', { name: 'The best 3' }).click();
+  await page.getByRole('button', { name: 'Offer 3 times' }).click();
+  const offer = panel(page, 'Offer 3 times');
+  await offer.getByRole('textbox', { name: 'What it is' }).fill('Lens and pilots');
+  const text = offer.getByRole('group', { name: 'The offer as a text' });
+  await expect(text).toContainText('Lens and pilots, 30 min');
+  await expect(text).toContainText('in Halifax');
+  await offer.getByRole('button', { name: 'Halifax' }).click();
+  await expect(text).not.toContainText('in Halifax');
+  await expect(text).toContainText('in Tokyo');
+  await offer.getByRole('button', { name: 'Copy the text' }).click();
+  await expect
+    .poll(() => page.evaluate(() => navigator.clipboard.readText()))
+    .toMatch(/^Lens and pilots, 30 min\n\nWould one of these times suit you\?/);
+  const file = await downloaded(page, () =>
+    offer.getByRole('button', { name: 'Save as a file' }).click(),
+  );
+  expect(file.match(/SUMMARY:Lens and pilots/g)).toHaveLength(3);
+  await offer.getByRole('button', { name: 'Hold them' }).click();
+  await expect(message(page, 'Held 3 times for “Lens and pilots”')).toBeVisible();
+  const offered = page.getByRole('listitem', { name: 'Lens and pilots' });
+  await expect(offered.getByRole('button', { name: /^Taken: / })).toHaveCount(3);
+
+  // The first begins at noon: nobody took it, and it goes by itself. Then one is taken.
+  await page.clock.fastForward('02:00:00');
+  await expect(message(page, 'Let go of 1 held time that nobody took')).toBeVisible();
+  await expect(offered.getByRole('button', { name: /^Taken: / })).toHaveCount(2);
+  await offered.getByRole('button', { name: 'Taken: Wed 25 Nov, 08:30' }).click();
+  await expect(
+    message(page, 'Took Wed 25 Nov, 08:30 for “Lens and pilots”, and let go of 1 other'),
+  ).toBeVisible();
+  await expect(offered).toHaveCount(0);
+  await goTo(page, 'Plan');
+  await expect(bar(page, 'Lens and pilots')).toHaveAccessibleName(/busy/);
+  await expect(bar(page, 'Held: ')).toHaveCount(0);
+});

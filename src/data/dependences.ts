@@ -88,6 +88,7 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   nextClear: onKinds('person'),
   suits: onKinds('person'),
   directory: () => false,
+  offers: onKinds('offer'),
   shares: onKinds('share', 'person', 'calendar', 'lens'),
   shareTurn: onKinds('share', 'event', 'calendar', 'lens', 'settings'),
   sharePreview: onKinds('event', 'calendar', 'lens', 'settings'),

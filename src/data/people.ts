@@ -1,11 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import type { Window } from '@/core/agenda/occurrence';
+import type { Offer } from '@/core/model/offer';
 import type { Person } from '@/core/model/person';
 import { directory } from '@/core/people/directory';
 import type { DirectoryEntry } from '@/core/people/directory';
 import { MINUTE } from '@/core/time/civil';
 import type { OpeningRequest, PersonTime, Suits } from '@/engine/people/people';
+import { useDo } from './commands';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
 import { useNow } from './now';
@@ -74,6 +76,25 @@ export function useOpenings(request: Omit<OpeningRequest, 'now' | 'clock'> | nul
     (engine) => engine.people.openings({ ...request!, clock, now: Date.now() }),
     { enabled: request !== null },
   );
+}
+
+/** Times that are held for others to choose from. */
+export function useOffers(): readonly Offer[] {
+  const { data } = useEngineQuery(['offers'], (engine) => engine.people.offers());
+  return useMemo(() => data ?? [], [data]);
+}
+
+/** Lets go of held times that nobody took, once they have begun. */
+export function useOffersOver(): void {
+  const act = useDo();
+  const now = useNow();
+  const offers = useOffers();
+  const isAnyOver = offers.some(({ times }) => times.some(({ start }) => start <= now));
+  useEffect(() => {
+    if (isAnyOver) void act({ kind: 'letGoPast' });
+    // Once for each time that is over, however often what does it is made anew.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [isAnyOver]);
 }
 
 /** Everybody in the office of the demo; one's own data has no office. */

@@ -146,6 +146,7 @@ const REQUEST = {
   clock: ZONE,
   now: NOW,
   eventId: null as string | null,
+  hasPrivate: true,
 };
 
 test('openings go by the own events too, but for the one that a time is looked for', async () => {

@@ -24,7 +24,7 @@ export function Fold({ icon, name, said, isFirstOpen = false, children }: Props)
       <Pressable
         role="button"
         aria-expanded={isOpen}
-        aria-label={`${name}: ${said}`}
+        aria-label={said === name ? name : `${name}: ${said}`}
         onPress={() => setOpen(!isOpen)}
         style={[styles.head, { borderColor: palette.hairline, backgroundColor: palette.sheet }]}
       >

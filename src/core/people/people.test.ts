@@ -6,6 +6,7 @@ import { findPeople } from './findPeople';
 import { attendeesOf, guestsOf, isSamePerson, meetingTitle, roomOf } from './guests';
 import type { OpeningRun } from './openings';
 import { bestFirst, dayStandings, hindranceAt, openings, runsOf } from './openings';
+import { sayOffer, spreadStarts } from './sayOffer';
 import type { OpeningWording } from './sayOpenings';
 import { sayOpening, sayRun } from './sayOpenings';
 import { sayStanding, sayTheirTime, standingOf } from './standing';
@@ -189,4 +190,41 @@ test('who is asked becomes a guest, and is known again by address or name', () =
   expect(meetingTitle(guests, people)).toBe('Meeting with Ida');
   expect(meetingTitle([], people)).toBe('Meeting');
   expect(roomOf(guests, people)).toBe('Net Loft');
+});
+
+test('an offer is told by the clock of each zone, with its day where that is another', () => {
+  const text = sayOffer(
+    {
+      title: 'Lens order',
+      minutes: 45,
+      starts: [at('23:00'), at('10:00')],
+      zones: [UTC, 'Asia/Tokyo'],
+    },
+    WORDING,
+  );
+  expect(text.split('\n')).toEqual([
+    'Lens order, 45 min',
+    '',
+    'Would one of these times suit you?',
+    '',
+    '1. Tue, 24 Nov 2026',
+    '   10:00 – 10:45 in UTC',
+    '   19:00 – 19:45 in Tokyo',
+    '2. Tue, 24 Nov 2026',
+    '   23:00 – 23:45 in UTC',
+    '   08:00 – 08:45 in Tokyo (Wednesday)',
+    '',
+    'They are held for you until one is taken.',
+  ]);
+  expect(
+    sayOffer({ title: '', minutes: 60, starts: [at('09:00')], zones: [UTC] }, WORDING),
+  ).toContain('Would this time suit you?');
+});
+
+test('offered times lie on different days while there are such, the best first', () => {
+  const run = (day: number, first: number, weight: number) => ({ day, first, weight });
+  const runs = [run(1, 100, 0), run(1, 150, 0), run(2, 200, 0), run(3, 300, 8)];
+  expect(spreadStarts(runs, 3)).toEqual([100, 200, 300]);
+  expect(spreadStarts(runs, 4)).toEqual([100, 150, 200, 300]);
+  expect(spreadStarts(runs, 9)).toHaveLength(4);
 });

@@ -24,6 +24,7 @@ import {
 import { keepLens, moveLens, removeLens } from './lenses';
 import type { Plan, Situation } from './plan';
 import { carryPoints, writePage } from './pages';
+import { keepOffer, letGoOffer, letGoPast, takeOffer } from './offers';
 import { keepPerson, removePerson, showPerson } from './people';
 import { keepQuestion, removeQuestion } from './questions';
 import { keepRule, removeRule } from './rules';
@@ -96,6 +97,10 @@ const PLANNERS = {
   keepPerson,
   removePerson,
   showPerson,
+  keepOffer,
+  takeOffer,
+  letGoOffer,
+  letGoPast,
   keepShare,
   endShare,
 };

@@ -1,8 +1,11 @@
 import type { EventIndex } from '@/core/agenda/eventIndex';
 import type { Occurrence, Window } from '@/core/agenda/occurrence';
 import { FileError } from '@/core/files/ics/scan';
+import { writeCalendarFile } from '@/core/files/ics/writeFile';
+import type { CalendarEvent } from '@/core/model/event';
 import { inOrder } from '@/core/model/order';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
+import type { Offer } from '@/core/model/offer';
 import type { Person, Seeing } from '@/core/model/person';
 import { busyOf } from '@/core/people/busy';
 import type { Hindrance, Participant } from '@/core/people/hindrances';
@@ -55,6 +58,8 @@ export interface OpeningRequest {
   now: EpochMs;
   /** The event that a time is looked for: it does not stand in its own way. */
   eventId: string | null;
+  /** Whether private events of one's own stand in the way too. */
+  hasPrivate: boolean;
 }
 
 export interface FoundOpenings {
@@ -98,6 +103,16 @@ export class People {
 
   all(): Person[] {
     return inOrder(this.parts.records.all('person'));
+  }
+
+  /** Times that are held for others to choose from, the latest offer first. */
+  offers(): Offer[] {
+    return this.parts.records.all('offer').sort((a, b) => b.made - a.made);
+  }
+
+  /** Offered times as a calendar file to send along. */
+  offerFile(events: readonly CalendarEvent[], now: EpochMs): string {
+    return writeCalendarFile({ name: '', events, tasks: [], passthrough: [], now });
   }
 
   /** What was read at an address, asked for again when that was a while ago. */
@@ -148,7 +163,7 @@ export class People {
   }
 
   /** The person's own part in what is looked for. */
-  private me({ fromDay, toDay, clock, eventId }: OpeningRequest): Participant {
+  private me({ fromDay, toDay, clock, eventId, hasPrivate }: OpeningRequest): Participant {
     const { records, index } = this.parts;
     const settings = records.get('settings', 'mine') ?? DEFAULT_SETTINGS;
     const counted = new Set(
@@ -157,7 +172,11 @@ export class People {
         .flatMap(({ id, isFacts, removedAt }) => (isFacts || removedAt !== undefined ? [] : [id])),
     );
     const window = { fromDay: fromDay - 1, toDay: toDay + 1, zone: clock };
-    const own = index.query(window, counted).occurrences.filter((o) => o.eventId !== eventId);
+    const own = index
+      .query(window, counted)
+      .occurrences.filter(
+        (o) => o.eventId !== eventId && (hasPrivate || o.visibility !== 'private'),
+      );
     return {
       id: ME,
       isRequired: true,

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Person } from '@/core/model/person';
 import type { OpeningRun } from '@/core/people/openings';
@@ -9,6 +9,7 @@ import { MINUTE, minuteOfDay } from '@/core/time/civil';
 import type { EpochMs } from '@/core/time/units';
 import { sayMinute } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
+import { Icon } from '@/ui/icons/Icon';
 import { ToggleChip } from '@/ui/ToggleChip';
 import { usePalette } from '@/ui/theme/theme';
 
@@ -68,15 +69,20 @@ export function OpeningList(props: Props) {
                   {take}
                 </Button>
               ) : (
-                <Button
-                  mode="outlined"
-                  compact
+                <Pressable
+                  role="button"
                   aria-expanded={isOpen}
-                  accessibilityLabel={`Starts on ${sayRun(run, around)}`}
+                  aria-label={`Starts on ${sayRun(run, around)}`}
                   onPress={() => setOpenAt(isOpen ? null : run.first)}
+                  style={[styles.fold, { borderColor: palette.hairline }]}
                 >
-                  {isOpen ? 'Fold' : 'Starts'}
-                </Button>
+                  <Text style={{ color: palette.accent }}>Starts</Text>
+                  <Icon
+                    name={isOpen ? 'chevron-up' : 'chevron-down'}
+                    size={18}
+                    color={palette.accent}
+                  />
+                </Pressable>
               )}
             </View>
             {isOpen && (
@@ -113,5 +119,14 @@ const styles = StyleSheet.create({
   head: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   words: { flex: 1, minWidth: 0 },
   when: { fontWeight: '600' },
+  fold: {
+    minHeight: 40,
+    paddingHorizontal: 10,
+    borderWidth: 1,
+    borderRadius: 8,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 4,
+  },
   starts: { flexDirection: 'row', flexWrap: 'wrap', gap: 6 },
 });

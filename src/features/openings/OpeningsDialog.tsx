@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator, Button, Text } from 'react-native-paper';
+import { spreadStarts } from '@/core/people/sayOffer';
 import { shortName } from '@/core/people/sayOpenings';
 import { dayOfWall } from '@/core/time/civil';
 import type { DayNumber, EpochMs } from '@/core/time/units';
@@ -10,12 +11,14 @@ import { useOpenings, usePeople } from '@/data/people';
 import { usePreferences } from '@/data/preferences';
 import type { Guest } from '@/engine/people/people';
 import { ME } from '@/engine/people/people';
+import { Check } from '@/ui/Check';
 import { Choice } from '@/ui/Choice';
 import { Dialog } from '@/ui/Dialog';
 import { Fold } from '@/ui/Fold';
 import { NumberField } from '@/ui/NumberField';
 import { usePalette } from '@/ui/theme/theme';
 import { GuestChoice } from './GuestChoice';
+import { OfferDialog } from './OfferDialog';
 import { OpeningList } from './OpeningList';
 import { OpeningMonths } from './OpeningMonths';
 
@@ -49,6 +52,8 @@ const SPANS = [
 ];
 /** Times that are listed at first, and by each press on more. */
 const LISTED = 8;
+/** Times that are offered at once when nobody chooses. */
+const BEST = 3;
 
 /** Times at which all who are asked could meet: how long, where, in which weeks, and what speaks against each. */
 export function OpeningsDialog(props: Props) {
@@ -64,6 +69,10 @@ export function OpeningsDialog(props: Props) {
   const [travel, setTravel] = useState(30);
   const [chosen, setChosen] = useState<DayNumber | null>(null);
   const [listed, setListed] = useState(LISTED);
+  const [isInHours, setInHours] = useState(false);
+  const [hasPrivate, setHasPrivate] = useState(true);
+  const [offered, setOffered] = useState<ReadonlySet<EpochMs> | null>(null);
+  const [isWriting, setWriting] = useState(false);
   const fromDay = Math.max(today, props.day);
   const toDay = fromDay + days;
   const { data, isPlaceholderData } = useOpenings({
@@ -75,6 +84,7 @@ export function OpeningsDialog(props: Props) {
     travel: place ? travel : 0,
     place,
     eventId,
+    hasPrivate,
   });
   const around = {
     clock,
@@ -91,12 +101,51 @@ export function OpeningsDialog(props: Props) {
       ),
     ),
   ].filter(Boolean);
-  const runs = (data?.runs ?? []).filter(({ day }) => chosen === null || day === chosen);
+  const runs = (data?.runs ?? []).filter(
+    ({ day, inTheWay }) =>
+      (chosen === null || day === chosen) &&
+      !(isInHours && inTheWay.some(({ why }) => why === 'outside')),
+  );
   const clear = data?.runs.filter(({ weight }) => weight === 0).length ?? 0;
   const lengths = [...new Set([...LENGTHS, props.minutes])].sort((a, b) => a - b);
 
+  function choose(start: EpochMs) {
+    const next = new Set(offered);
+    if (!next.delete(start)) next.add(start);
+    setOffered(next);
+  }
+  if (isWriting && offered)
+    return (
+      <OfferDialog
+        starts={[...offered].sort((a, b) => a - b)}
+        minutes={minutes}
+        guests={guests}
+        onBack={() => setWriting(false)}
+        onClose={onClose}
+      />
+    );
+
   return (
-    <Dialog title={props.title ?? 'Openings'} onClose={onClose}>
+    <Dialog
+      title={props.title ?? 'Openings'}
+      onClose={onClose}
+      footer={
+        offered ? (
+          <>
+            <Button onPress={() => setOffered(new Set(spreadStarts(runs, BEST)))}>
+              {`The best ${BEST}`}
+            </Button>
+            <Button mode="contained" disabled={!offered.size} onPress={() => setWriting(true)}>
+              {`Offer ${count(offered.size, 'time')}`}
+            </Button>
+          </>
+        ) : (
+          <Button disabled={!runs.length} onPress={() => setOffered(new Set())}>
+            Offer some of these
+          </Button>
+        )
+      }
+    >
       <View style={styles.all}>
         <GuestChoice guests={guests} onChange={setGuests} />
         <Fold
@@ -141,6 +190,12 @@ export function OpeningsDialog(props: Props) {
               onChange={setTravel}
             />
           )}
+          <Check label="Only while everybody works" isOn={isInHours} onChange={setInHours} />
+          <Check
+            label="My private events stand in the way too"
+            isOn={hasPrivate}
+            onChange={setHasPrivate}
+          />
         </Fold>
         {!data && <ActivityIndicator aria-label="Looking for openings" />}
         {data?.unknown.map(({ id, why }) => (
@@ -170,8 +225,8 @@ export function OpeningsDialog(props: Props) {
               around={around}
               slot={settings.slot}
               take={take}
-              chosen={NONE}
-              onChoose={null}
+              chosen={offered ?? NONE}
+              onChoose={offered && choose}
               onTake={(start) => onTake({ start, minutes, guests })}
             />
             {runs.length > listed && (

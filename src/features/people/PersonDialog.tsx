@@ -12,6 +12,7 @@ import { WeekFields } from '@/features/workweek/WeekFields';
 import { ZonePicker } from '@/features/zones/ZonePicker';
 import { Choice } from '@/ui/Choice';
 import { Dialog } from '@/ui/Dialog';
+import { Fold } from '@/ui/Fold';
 import { InkChoice } from '@/ui/InkChoice';
 import { MarkChoice } from '@/ui/MarkChoice';
 import { TextField } from '@/ui/TextField';
@@ -49,7 +50,6 @@ export function PersonDialog({ person, begin = {}, people, onClose }: Props) {
   const { zone, wording } = usePreferences();
   const [form, setForm] = useState(() => person ?? fresh(people, begin, zone));
   const [groups, setGroups] = useState(form.groups.join(', '));
-  const [hasHours, setHours] = useState(false);
   const set = (fields: Partial<Person>) => setForm((last) => ({ ...last, ...fields }));
   const name = form.name.trim();
   const isTaken = people.some(
@@ -126,26 +126,15 @@ export function PersonDialog({ person, begin = {}, people, onClose }: Props) {
           multiline
           onChangeText={(notes) => set({ notes })}
         />
-        <Button
-          compact
-          icon={hasHours ? 'chevron-up' : 'chevron-down'}
-          aria-expanded={hasHours}
-          style={styles.more}
-          onPress={() => setHours(!hasHours)}
-        >
-          Hours, ink and mark
-        </Button>
-        {hasHours && (
-          <>
-            <WeekFields
-              workweek={form.workweek}
-              hourCycle={wording.hourCycle}
-              onChange={(workweek) => set({ workweek })}
-            />
-            <InkChoice name="Ink" ink={form.ink} onChoose={(ink) => set({ ink })} />
-            <MarkChoice mark={form.mark} ink={form.ink} onChoose={(mark) => set({ mark })} />
-          </>
-        )}
+        <Fold icon="clock-outline" name="Hours, ink and mark" said="Hours, ink and mark">
+          <WeekFields
+            workweek={form.workweek}
+            hourCycle={wording.hourCycle}
+            onChange={(workweek) => set({ workweek })}
+          />
+          <InkChoice name="Ink" ink={form.ink} onChoose={(ink) => set({ ink })} />
+          <MarkChoice mark={form.mark} ink={form.ink} onChoose={(mark) => set({ mark })} />
+        </Fold>
       </View>
     </Dialog>
   );
@@ -153,5 +142,4 @@ export function PersonDialog({ person, begin = {}, people, onClose }: Props) {
 
 const styles = StyleSheet.create({
   fields: { gap: 10, width: 'min(84vw, 480px)' } as object,
-  more: { alignSelf: 'flex-start' },
 });

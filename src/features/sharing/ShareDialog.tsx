@@ -40,7 +40,7 @@ function Preview({ days }: { days: readonly SharedDay[] }) {
       aria-label="As they see it"
       style={[styles.preview, { borderColor: palette.hairline, backgroundColor: palette.sheet }]}
     >
-      <ScrollView style={styles.scroll}>
+      <ScrollView style={styles.scroll} tabIndex={0}>
         {days.slice(0, PREVIEWED).map(({ name, lines }) => (
           <View key={name} style={styles.day}>
             <Text variant="bodySmall" style={styles.name}>

@@ -9,6 +9,7 @@ import { useCalendars, useEventCounts } from '@/data/queries';
 import { Card } from '@/ui/Card';
 import { Columns } from '@/ui/Columns';
 import { Page } from '@/ui/Page';
+import { ToggleChip } from '@/ui/ToggleChip';
 import { AlikeCard } from './AlikeCard';
 import { BackupCard } from './BackupCard';
 import { CalendarDialog } from '@/features/calendars/CalendarDialog';
@@ -76,13 +77,11 @@ export function CalendarsScreen() {
                   </Button>
                 )}
                 {unlisted.length > 0 && (
-                  <Button
-                    icon="archive-outline"
-                    aria-expanded={showsUnlisted}
+                  <ToggleChip
+                    label={`${unlisted.length} unlisted`}
+                    isOn={showsUnlisted}
                     onPress={() => setShowsUnlisted((last) => !last)}
-                  >
-                    {`${unlisted.length} unlisted`}
-                  </Button>
+                  />
                 )}
               </View>
               {showsUnlisted && unlisted.length > 0 && (

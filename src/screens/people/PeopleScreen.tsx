@@ -17,6 +17,7 @@ import { Card } from '@/ui/Card';
 import { Page } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
+import { OffersCard } from './OffersCard';
 import { PersonRow } from './PersonRow';
 import { SharesCard } from './SharesCard';
 
@@ -135,6 +136,7 @@ export function PeopleScreen() {
           </View>
         ))}
       </View>
+      <OffersCard />
       <SharesCard />
       {people.length > 0 && found.length === 0 && (
         <Text style={{ color: palette.dim }}>None of your people goes by that.</Text>

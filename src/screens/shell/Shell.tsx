@@ -6,6 +6,7 @@ import { useMessages } from '@/data/messages';
 import { KeysDialog } from '@/features/keys/KeysDialog';
 import { keepForOffline } from '@/data/offline';
 import { useDueFeeds } from '@/data/queries';
+import { useOffersOver } from '@/data/people';
 import { usePublishing } from '@/data/sharing';
 import { useTroubles } from '@/data/useTroubles';
 import { OpenedTask } from '@/features/tasks/OpenedTask';
@@ -33,6 +34,7 @@ export function Shell({ children }: { children: ReactNode }) {
   useDueFeeds();
   useTroubles();
   usePublishing();
+  useOffersOver();
   const { complain } = useMessages();
   useEffect(() => {
     keepForOffline().catch((error: Error) =>
