@@ -89,7 +89,7 @@ export const BlockView = memo(function BlockView(props: Props) {
           )}
         </div>
       )}
-      {isSelected && (
+      {isSelected && calendar.kind === 'own' && (
         <>
           <div data-handle="start" className="sheet-handle sheet-handle-top">
             <div style={{ backgroundColor: colours.edge }} />

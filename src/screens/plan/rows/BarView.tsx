@@ -120,7 +120,7 @@ export const BarView = memoPlaced(function BarView(props: Props) {
           </div>
         )}
       </div>
-      {isSelected && (
+      {isSelected && calendar.kind === 'own' && (
         <>
           <Handle edge="start" colour={colours.edge} />
           <Handle edge="end" colour={colours.edge} />
