@@ -276,7 +276,7 @@ export const OFFICE: readonly Member[] = [
 export const officeAddress = (id: string) => `/office/${id}.ics`;
 
 /** A member as one who works with them knows them. */
-export const personOf = (member: Member, order: number): Person =>
+const personOf = (member: Member, order: number): Person =>
   newPerson({
     id: member.id,
     name: member.name,

@@ -6,7 +6,7 @@ const ROLES = ['required', 'optional', 'chair', 'informed'] as const;
 type Role = (typeof ROLES)[number];
 
 /** What somebody answered (PARTSTAT, RFC 5545 §3.2.12); `none` for nothing yet. */
-export const ANSWERS = ['none', 'accepted', 'tentative', 'declined', 'delegated'] as const;
+const ANSWERS = ['none', 'accepted', 'tentative', 'declined', 'delegated'] as const;
 export type Answer = (typeof ANSWERS)[number];
 
 /** Parameters of the property that it came from, as jCal has them: those that have no field go out again. */

@@ -1,7 +1,7 @@
 import { attendeeOf, organizerOf } from './attendees';
 import type { JcalProperty } from './common';
-import type { Data } from './versions';
 
+type Data = Record<string, unknown>;
 type Kept = { properties?: JcalProperty[] } | undefined;
 
 /** What passed through of guests before they were fields, as fields; what else passed through stays. */

@@ -8,7 +8,7 @@ import type { EpochMs } from '../time/units';
 /** How time can be taken: all kinds of availability but free (FBTYPE, RFC 5545 §3.2.9). */
 export type Taken = Exclude<Availability, 'free'>;
 
-export const TAKEN = ['tentative', 'busy', 'away'] as const satisfies readonly Taken[];
+const TAKEN = ['tentative', 'busy', 'away'] as const satisfies readonly Taken[];
 
 /** Somebody's time that is taken; instants, the end excluded. */
 export interface BusyStretch {

@@ -41,7 +41,7 @@ export const sayWhy = (why: Hindrance): string =>
   why === 'elsewhere' ? 'works elsewhere' : WHY[why][1];
 
 /** Why a time does not suit somebody: "Oskar would have to come from home". */
-export function sayInTheWay(
+function sayInTheWay(
   { id, why }: InTheWay,
   at: EpochMs,
   { clock, workweek, me, personOf }: OpeningWording,

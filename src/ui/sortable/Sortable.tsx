@@ -1,17 +1,6 @@
-import { lazy, type ReactNode, Suspense } from 'react';
+import { lazy, Suspense } from 'react';
 import { usePalette } from '../theme/theme';
-
-export interface SortableProps {
-  /** What the list is called. */
-  name: string;
-  /** Ids of its rows in their order, and what each is called. */
-  ids: readonly string[];
-  nameOf(id: string): string;
-  /** What stands in a row, beside the handle that it is moved by. */
-  row(id: string): ReactNode;
-  /** A row was put at the place of another. */
-  onMove(id: string, toId: string): void;
-}
+import type { SortableProps } from './sortableProps';
 
 // What drags comes with the first list of its kind: the sheet, which is opened first, has none.
 const SortableList = lazy(() => import('./SortableList'));

@@ -16,7 +16,7 @@ import { CSS } from '@dnd-kit/utilities';
 import type { ReactNode } from 'react';
 import { Icon } from '../icons/Icon';
 import { usePalette } from '../theme/theme';
-import type { SortableProps } from './Sortable';
+import type { SortableProps } from './sortableProps';
 
 /** A row with the handle that it is moved by. */
 function SortableRow({ id, name, children }: { id: string; name: string; children: ReactNode }) {
