@@ -10,6 +10,7 @@ import {
   panel,
   sheet,
   test,
+  typeLine,
 } from './fixtures';
 
 const openings = (page: Page) => page.getByRole('list', { name: 'Openings' }).getByRole('listitem');
@@ -82,7 +83,10 @@ test('people are found, added, noted, and their time is laid over the sheet or b
   await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
 });
 
-test('a time for all is found, with what speaks against it, and taken', async ({ page }) => {
+test('a time for all is found, with what speaks against it, and taken', async ({
+  page,
+  isPhone,
+}) => {
   await openDemo(page);
   await goTo(page, 'People');
   await page.getByRole('button', { name: 'When could all of Workshop meet?' }).click();
@@ -104,6 +108,17 @@ test('a time for all is found, with what speaks against it, and taken', async ({
   await expect(
     dialog.getByRole('button', { name: /^Thursday, 26 November 2026: clear for (some|none)$/ }),
   ).toBeVisible();
+
+  // As bands on the sheet, on which one draws; then back to what was looked for.
+  if (isPhone) {
+    await dialog.getByRole('button', { name: 'On the sheet' }).click();
+    const bands = page.getByRole('region', { name: 'Openings on the sheet' });
+    await expect(bands).toContainText('Ida, Tomas, Oskar, Mei and Nell: draw in a band to add');
+    await expect(page.locator('.opening-band').first()).toBeVisible();
+    await bands.getByRole('button', { name: 'Take off' }).click();
+    await expect(page.locator('.opening-band')).toHaveCount(0);
+    return;
+  }
 
   // All in the house: those who work at home would have to come.
   await dialog.getByRole('button', { name: /^How: / }).click();
@@ -174,6 +189,15 @@ test(
     await expect(panel(page, 'Supplier terms')).toContainText(
       'Tomas Reyl, wren@pilot-station.example',
     );
+
+    // In a typed line, those who are known become guests, and their names stay in the title.
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await typeLine(page, 'Varnish talk with Ida and Tomas Fri 15:00');
+    await expect(
+      page.getByRole('checkbox', { name: 'With Ida Solberg and Tomas Reyl as guests' }),
+    ).toBeChecked();
+    await page.keyboard.press('Enter');
+    await expect(message(page, /^Added “Varnish talk with Ida and Tomas”/)).toBeVisible();
   },
 );
 

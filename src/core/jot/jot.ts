@@ -15,7 +15,16 @@ import type { JotContext } from './rule';
 import { withoutParts } from './title';
 
 export type JotPartKind =
-  'when' | 'length' | 'place' | 'calendar' | 'category' | 'link' | 'repeat' | 'reminder' | 'extra';
+  | 'when'
+  | 'length'
+  | 'place'
+  | 'calendar'
+  | 'category'
+  | 'guests'
+  | 'link'
+  | 'repeat'
+  | 'reminder'
+  | 'extra';
 
 /** Words of a jotted line, by position. */
 export interface JotPart {
@@ -40,6 +49,8 @@ export interface Jot {
   place: string;
   calendarId: string;
   categoryIds: string[];
+  /** Known people whom the line is with; their names stay in the title. */
+  guestIds: string[];
   /** Web address; empty for none. */
   link: string;
   repeat: Repeat;
@@ -65,6 +76,7 @@ const PART_KINDS: Readonly<Record<Meaning['kind'], JotPartKind>> = {
   place: 'place',
   calendar: 'calendar',
   category: 'category',
+  guests: 'guests',
   link: 'link',
   reminder: 'reminder',
   travel: 'extra',
@@ -272,7 +284,10 @@ function jotOf(
     })),
   );
   return {
-    title: withoutParts(line, parts),
+    title: withoutParts(
+      line,
+      parts.filter(({ kind }) => kind !== 'guests'),
+    ),
     length: said.length?.minutes ?? null,
     saysDay: Boolean(said.day ?? said.stretch ?? said.soon ?? said.partOfDay?.day),
     saysTime: Boolean(said.time ?? said.stretch ?? said.soon ?? said.partOfDay),
@@ -282,6 +297,7 @@ function jotOf(
     categoryIds: readings.flatMap(({ meaning }) =>
       meaning.kind === 'category' ? [meaning.id] : [],
     ),
+    guestIds: said.guests?.ids ?? [],
     link: said.link?.link ?? '',
     parts,
     reminders: remindersOf(

@@ -62,6 +62,7 @@ export type Meaning =
   | { kind: 'place'; place: string }
   | { kind: 'calendar'; id: string }
   | { kind: 'category'; id: string }
+  | { kind: 'guests'; ids: string[] }
   | { kind: 'link'; link: string }
   | { kind: 'reminder'; reminder: ReminderMeant }
   /** Minutes that it takes to get there, or back. */
@@ -97,6 +98,7 @@ const SLOTS: Readonly<Record<Meaning['kind'], readonly Slot[]>> = {
   place: ['place'],
   calendar: ['calendar'],
   category: [],
+  guests: [],
   reminder: [],
   travel: [],
   importance: [],

@@ -1,6 +1,7 @@
 import { lengthReadings, linkReadings, namedRules, placeReadings, zoneReadings } from './around';
 import { bestReadings } from './best';
 import { DAY_RULES, namedDayRules } from './days';
+import { guestRules } from './guests';
 import type { Reading } from './meanings';
 import { EXTRA_RULES } from './extras';
 import { REMINDER_RULES } from './reminders';
@@ -80,6 +81,7 @@ function allReadings(text: JotText, context: JotContext): Reading[] {
       ...REMINDER_RULES,
       ...EXTRA_RULES,
       ...namedRules(context),
+      ...guestRules(context),
     ]),
     ...lengthReadings(text, context),
     ...zoneReadings(text, [...times, ...bare, ...days], context),

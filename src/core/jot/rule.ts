@@ -10,6 +10,8 @@ export interface JotContext {
   day: DayNumber;
   calendars: readonly { id: string; name: string; defaultLength?: number }[];
   categories: readonly { id: string; name: string }[];
+  /** People who are known; a line may be with them. */
+  people?: readonly { id: string; name: string }[];
   defaultCalendarId: string;
   /** Minutes, where the calendar has no length of its own. */
   defaultLength: number;

@@ -335,6 +335,6 @@ function describe(
     })),
     skipped: contents.skipped.slice(0, PROBLEMS),
     problems: contents.skipped.length,
-    notes: contents.notes,
+    notes: [...contents.notes, ...plan.notes],
   };
 }

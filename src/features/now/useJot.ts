@@ -10,6 +10,7 @@ import { isMonthFirst } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
 import type { DayNumber } from '@/core/time/units';
 import { useNow } from '@/data/now';
+import { usePeople } from '@/data/people';
 import type { Preferences } from '@/data/preferences';
 import { useCategories, useNamedDays } from '@/data/queries';
 
@@ -72,6 +73,7 @@ function useReadJot(line: string, setting: Setting): ReadJot {
   const { day, calendars, defaultCalendarId, preferences } = setting;
   const { clock, settings, wording, workdays } = preferences;
   const categories = useCategories();
+  const people = usePeople();
   const instant = useNow();
   const now = wallFromInstant(instant, clock);
   const namedDays = useNamedDays(dayOfWall(now), clock);
@@ -81,6 +83,7 @@ function useReadJot(line: string, setting: Setting): ReadJot {
       day,
       calendars,
       categories,
+      people: people.filter(({ kind }) => kind === 'person'),
       defaultCalendarId,
       defaultLength: settings.defaultLength,
       workdays,
@@ -94,6 +97,7 @@ function useReadJot(line: string, setting: Setting): ReadJot {
     day,
     calendars,
     categories,
+    people,
     defaultCalendarId,
     settings,
     wording,

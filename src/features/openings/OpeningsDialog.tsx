@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator, Button, Text } from 'react-native-paper';
@@ -5,10 +6,11 @@ import { spreadStarts } from '@/core/people/sayOffer';
 import { shortName } from '@/core/people/sayOpenings';
 import { dayOfWall } from '@/core/time/civil';
 import type { DayNumber, EpochMs } from '@/core/time/units';
-import { count, sayLength } from '@/core/time/words';
+import { count, joinWords, sayLength } from '@/core/time/words';
 import { useWallNow } from '@/data/now';
 import { useOpenings, usePeople } from '@/data/people';
 import { usePreferences } from '@/data/preferences';
+import { showOpenings } from '@/data/shownOpenings';
 import type { Guest } from '@/engine/people/people';
 import { ME } from '@/engine/people/people';
 import { Check } from '@/ui/Check';
@@ -59,6 +61,7 @@ const BEST = 3;
 export function OpeningsDialog(props: Props) {
   const { eventId = null, take, onTake, onClose } = props;
   const palette = usePalette();
+  const router = useRouter();
   const { clock, wording, firstWeekday, settings } = usePreferences();
   const people = usePeople();
   const today = dayOfWall(useWallNow(clock));
@@ -140,9 +143,21 @@ export function OpeningsDialog(props: Props) {
             </Button>
           </>
         ) : (
-          <Button disabled={!runs.length} onPress={() => setOffered(new Set())}>
-            Offer some of these
-          </Button>
+          <>
+            <Button
+              disabled={!runs.length}
+              onPress={() => {
+                showOpenings(runs, joinWords(invited.map(shortName)), clock);
+                onClose();
+                router.navigate('/');
+              }}
+            >
+              On the sheet
+            </Button>
+            <Button disabled={!runs.length} onPress={() => setOffered(new Set())}>
+              Offer some of these
+            </Button>
+          </>
         )
       }
     >

@@ -16,6 +16,7 @@ import { useSelecting } from '@/features/selecting/useSelecting';
 import { useIsWide } from '@/ui/useIsWide';
 import { FoundBar } from './FoundBar';
 import { NotShown } from './NotShown';
+import { OpeningsBar } from './OpeningsBar';
 import { PlanDialogs } from './PlanDialogs';
 import { PlanHeader } from './PlanHeader';
 import { PlanProvider, usePlan } from './PlanProvider';
@@ -49,6 +50,7 @@ function PlanFrame() {
       </Head>
       <View style={styles.plan}>
         <FoundBar />
+        <OpeningsBar />
         <TopOfPlan />
         <NotShown cut={content.cut} tooMany={content.tooMany} />
         <PlanStrip />

@@ -177,6 +177,7 @@ export function readRows(table: Table, reading: TableReading): FileContents {
     name: '',
     events: [],
     looseDates: [],
+    answers: [],
     tasks: [],
     ownUids: new Set(),
     calendarNames: new Map(),

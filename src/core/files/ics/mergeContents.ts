@@ -25,6 +25,7 @@ export function mergeContents(
     events: [...events.values()],
     looseDates: all.flatMap(({ looseDates }) => looseDates),
     tasks: all.flatMap(({ tasks }) => tasks),
+    answers: all.flatMap(({ answers }) => answers),
     calendarNames: new Map(all.flatMap(({ calendarNames }) => [...calendarNames])),
     ownUids: new Set(all.flatMap(({ ownUids }) => [...ownUids])),
     otherComponents: all.flatMap(({ otherComponents }) => otherComponents),

@@ -8,6 +8,8 @@ import type { Task } from '../../model/task';
 import { changedDateFrom, fieldsSpokenOf } from './readEvent';
 import type { EventDraft } from './readEvent';
 import type { FileContents, LooseDate } from './readFile';
+import type { Answered } from './answers';
+import { planAnswers } from './answers';
 import { withoutTask } from './blocks';
 import { canonical } from './canonical';
 import type { PlannedTask } from './planTask';
@@ -34,6 +36,8 @@ export interface ImportPlan {
   events: PlannedEvent[];
   tasks: PlannedTask[];
   counts: Record<Fate, number>;
+  /** What could not be done with what the file holds, in words. */
+  notes: string[];
 }
 
 const recurrenceIdOf = (event: Pick<CalendarEvent, 'passthrough'>) =>
@@ -119,6 +123,15 @@ function planLooseDate(
   };
 }
 
+/** Whether an event is one date whose series is not here. */
+const isLoose = (event: CalendarEvent) => recurrenceIdOf(event) !== 'null';
+
+const asPlanned = ({ before, after }: Answered): PlannedEvent => ({
+  fate: before === after ? 'unchanged' : 'updated',
+  before,
+  after,
+});
+
 /** What is here once the planned events are: several changed dates may go into one series. */
 function withPlanned(present: Present, planned: ReadonlyMap<string, PlannedEvent>): Present {
   return {
@@ -163,14 +176,18 @@ export function planImport(
   const tasks = planTasks(contents.tasks, calendarId, { ...present, eventIdOf }, makeId);
   const taskIdOf = (uid: string) =>
     tasks.find(({ after }) => after.uid === uid)?.after.id ?? present.taskOf(uid)?.id;
+  const answers = planAnswers(contents.answers, (uid) =>
+    present.eventsOf(uid).find((event) => event.removedAt === undefined && !isLoose(event)),
+  );
   const plan: ImportPlan = {
-    events: [...events, ...series.values()].map((one) => {
+    events: [...events, ...series.values(), ...answers.events.map(asPlanned)].map((one) => {
       const taskUid = blocks.get(one.after.uid);
       const taskId = taskUid === undefined ? undefined : taskIdOf(taskUid);
       return taskId === undefined ? one : { ...one, after: { ...one.after, taskId } };
     }),
     tasks,
     counts: { new: 0, updated: 0, unchanged: 0, older: 0 },
+    notes: answers.notes,
   };
   for (const { fate } of plan.events) plan.counts[fate]++;
   return plan;

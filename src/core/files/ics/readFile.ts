@@ -3,6 +3,8 @@ import type { EpochMs } from '../../time/units';
 import { checkRecord } from '../../model/records';
 import { RecordError } from '../../model/migrate';
 import { RuleError } from '../../recurrence/rule';
+import { quotedTitle } from '../../model/titleOf';
+import type { AnswerDraft } from './answers';
 import type { Problem } from './jcal';
 import { parseComponent, property, textValue } from './jcal';
 import type { EventDraft } from './readEvent';
@@ -31,6 +33,8 @@ export interface FileContents {
   /** Changed dates whose series is not in the file. */
   looseDates: LooseDate[];
   tasks: TaskDraft[];
+  /** What was answered to events of one's own: it changes those, and is no event itself. */
+  answers: AnswerDraft[];
   /** UIDs of entries that this app wrote: what these leave out is not there. */
   ownUids: ReadonlySet<string>;
   /** Names of the calendars that entries say they are of, by UID: tables have such a column. */
@@ -56,6 +60,8 @@ const BATCH = 100;
 /** The most changed dates of one series, and the most added and left-out ones: with more, nothing could be done at once. */
 const MOST_CHANGED = 5000;
 const MOST_OWN_DATES = 20_000;
+/** Messages that speak of an event and are none (RFC 5546 §1.4). */
+const PROPOSALS: ReadonlySet<string> = new Set(['COUNTER', 'DECLINECOUNTER', 'REFRESH']);
 /** Properties without which an event says something else than it should. */
 const ESSENTIAL = /^(DTSTART|DTEND|DURATION|RRULE|RDATE|EXDATE|RECURRENCE-ID|UID)\b/i;
 const FILE_PROPERTIES = new Set([
@@ -103,6 +109,8 @@ export const OWN_PRODUCT = '-//Orderly Week//';
 class Reader {
   readonly contents: FileContents;
   private isOwnFile = false;
+  /** What the file is about, where it is a message (METHOD, RFC 5546 §1.4). */
+  private method = '';
   private readonly zones: FileZones;
   private readonly entries: ReadEntry[] = [];
 
@@ -116,6 +124,7 @@ class Reader {
       events: [],
       looseDates: [],
       tasks: [],
+      answers: [],
       ownUids: new Set(),
       calendarNames: new Map(),
       otherComponents: [],
@@ -129,6 +138,7 @@ class Reader {
   readHeader(calendar: RawComponent): void {
     const { jcal, bad } = parseComponent({ ...calendar, children: [] });
     this.isOwnFile ||= textValue(jcal, 'prodid').startsWith(OWN_PRODUCT);
+    this.method ||= textValue(jcal, 'method').toUpperCase();
     this.contents.name ||= unescapeText(textValue(jcal, 'x-wr-calname')) || textValue(jcal, 'name');
     this.contents.properties.push(...jcal[1].filter(([name]) => !FILE_PROPERTIES.has(name)));
     for (const { line } of bad) this.leaveOut(line, 'a line of the calendar can’t be read');
@@ -217,8 +227,23 @@ class Reader {
     }
   }
 
+  private takeAnswers(): void {
+    for (const { draft, recurrence } of this.entries)
+      this.contents.answers.push({ draft, time: recurrence?.time ?? null });
+  }
+
+  private leaveOutProposals(): void {
+    for (const { line, draft } of this.entries)
+      this.leaveOut(
+        line,
+        `${quotedTitle(draft)} proposes another time, which is not taken in here`,
+      );
+  }
+
   /** Puts changed dates into their series; of several entries with one UID the latest revision counts. */
   private group(): void {
+    if (this.method === 'REPLY') return this.takeAnswers();
+    if (PROPOSALS.has(this.method)) return this.leaveOutProposals();
     const series = new Map<string, ReadEntry>();
     for (const entry of this.entries) {
       if (entry.recurrence) continue;
@@ -285,7 +310,7 @@ export function* readCalendarFile(
   yield* reader.read();
   const { contents } = reader;
   const { events, looseDates, tasks } = contents;
-  const nothing = !events.length && !looseDates.length && !tasks.length;
+  const nothing = !events.length && !looseDates.length && !tasks.length && !contents.answers.length;
   const [first] = contents.skipped;
   if (nothing && first) {
     throw new FileError(`Nothing in this file can be read. Line ${first.line}: ${first.what}`);

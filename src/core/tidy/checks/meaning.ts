@@ -26,7 +26,9 @@ function tellsOf(event: CalendarEvent, names: readonly string[]): string | null 
 
 /** First names of colleagues, and of whoever stands in whole days that are free already. */
 function colleaguesOf({ people, events }: World): string[] {
-  const known = people.map(({ name }) => plain(name).split(' ')[0]!);
+  const known = people
+    .filter(({ kind }) => kind === 'person')
+    .map(({ name }) => plain(name).split(' ')[0]!);
   const told = events.flatMap((event) => {
     const words = plain(event.title).split(' ');
     const isTold =

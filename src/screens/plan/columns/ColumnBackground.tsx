@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
+import { useBandsOn } from '@/data/shownOpenings';
 import { usePalette } from '@/ui/theme/theme';
 import { dayGround } from '../sheet/dayBackground';
 import type { Wash } from '@/features/bars/WashOf';
@@ -24,6 +25,11 @@ export const ColumnBackground = memo(function ColumnBackground(props: Props) {
   const { day, left, field, workweek, isToday, washes } = props;
   const palette = usePalette();
   const { hours } = workdayOf(day, workweek);
+  const bands = useBandsOn(day);
+  const { fromMinute, toMinute, height } = field;
+  const yOf = (minute: number) =>
+    ((Math.min(toMinute, Math.max(fromMinute, minute)) - fromMinute) / (toMinute - fromMinute)) *
+    height;
   return (
     <div
       aria-hidden
@@ -35,6 +41,13 @@ export const ColumnBackground = memo(function ColumnBackground(props: Props) {
         ...dayGround({ axis: 'down', ...field, length: field.height, hours }, palette),
       }}
     >
+      {bands.map(({ from, to }) => (
+        <div
+          key={from}
+          className="opening-band"
+          style={{ left: 0, right: 0, top: yOf(from), height: Math.max(0, yOf(to) - yOf(from)) }}
+        />
+      ))}
       {washes.map((each, i) => (
         <WashOf key={i} width="100%" {...each} />
       ))}

@@ -3,7 +3,7 @@ import { Button, Text } from 'react-native-paper';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import { sayWorkday, workdayOf } from '@/core/model/workweek';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
-import { sayLength, saySpanFrom } from '@/core/time/words';
+import { joinWords, sayLength, saySpanFrom } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
 import { Consequences } from '@/features/event/Consequences';
 import { Foresight } from '@/features/event/Foresight';
@@ -40,7 +40,20 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
   const { line, type, before, goOn, letGo, jot, correct, open, toggle, span, ...made } =
     useAdding(adding);
   const { times, place, repeat, calendar, calendarId, categories, categoryIds } = made;
-  const { event, hasRoom, roomed, problem, instant, atHome, itsOwn, canKeep, report, keep } = made;
+  const {
+    event,
+    hasRoom,
+    guestNames,
+    hasGuests,
+    roomed,
+    problem,
+    instant,
+    atHome,
+    itsOwn,
+    canKeep,
+    report,
+    keep,
+  } = made;
   const { read, asLastTime, byRule } = made;
   const now = wallFromInstant(instant, preferences.clock);
   const length = span.wholeDay ? '' : ` · ${sayLength((span.end - span.start) / MINUTE)}`;
@@ -180,6 +193,13 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
             label="Place"
             value={place}
             onChangeText={(text) => correct({ place: text })}
+          />
+        )}
+        {guestNames.length > 0 && (
+          <Check
+            label={`With ${joinWords(guestNames)} as ${guestNames.length > 1 ? 'guests' : 'a guest'}`}
+            isOn={hasGuests}
+            onChange={(isOn) => correct({ hasGuests: isOn })}
           />
         )}
         <Check

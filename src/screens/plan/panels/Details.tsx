@@ -161,7 +161,11 @@ export function Details(props: Props) {
       </View>
       {date && date.attendees.length > 0 && (
         <Line icon="account-outline">
-          {date.attendees.map(({ name, address }) => name || address).join(', ')}
+          {date.attendees
+            .map(({ name, address, answer }) =>
+              answer === 'none' ? name || address : `${name || address} (${answer})`,
+            )
+            .join(', ')}
         </Line>
       )}
       {place !== '' && <Line icon="map-marker-outline">{place}</Line>}

@@ -8,6 +8,7 @@ import { spanOf, timesOf, timesProblem } from '@/core/editing/form';
 import type { Span } from '@/core/layout/drag';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
+import { attendeesOf } from '@/core/people/guests';
 import type { Repeat } from '@/core/recurrence/repeat';
 import { firstStart } from '@/core/recurrence/repeat';
 import type { Weekday } from '@/core/time/civil';
@@ -20,6 +21,7 @@ import { LINE, NEW_EVENT, useDraft } from '@/data/drafts';
 import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
+import { usePeople } from '@/data/people';
 import { useCategories, useLastLike } from '@/data/queries';
 import { useRooms } from '@/data/rooms';
 import { useRuled } from '@/data/rules';
@@ -51,6 +53,8 @@ interface Corrections {
   categoryIds?: string[];
   reminders?: CalendarEvent['reminders'];
   hasRoom?: boolean;
+  /** Whether those whom the line is with are asked. */
+  hasGuests?: boolean;
 }
 
 type Part = 'when' | 'where' | 'repeat' | 'reminders';
@@ -151,6 +155,9 @@ export function useAdding(adding: Adding) {
   const jotted = calendars.find(({ id }) => id === jottedId);
   const jottedCategories = corrections.categoryIds ?? jot.categoryIds;
   const reminders = corrections.reminders === undefined ? jot.reminders : corrections.reminders;
+  const people = usePeople();
+  const hasGuests = corrections.hasGuests ?? true;
+  const guests = jot.guestIds.map((guest) => ({ id: guest, isRequired: true }));
   const times = corrections.times ?? timesOf(span);
   const problem = timesProblem(times);
   const byRule = useRuled(draft(), saidFields(jot, ofRules(corrections)));
@@ -174,7 +181,8 @@ export function useAdding(adding: Adding) {
   function draft(): CalendarEvent {
     const { title, link, zone, extras } = jot;
     const where = { calendarId: jottedId, categoryIds: jottedCategories };
-    const fields = { id, ...where, title, place, link, ...extras };
+    const attendees = hasGuests ? attendeesOf(guests, people) : [];
+    const fields = { id, ...where, title, place, link, attendees, ...extras };
     const when = { span, repeat, reminders, clock, zone, workdays, now: Date.now() };
     return draftOf({ ...when, fields, calendar: jotted });
   }
@@ -221,6 +229,9 @@ export function useAdding(adding: Adding) {
     categoryIds,
     event,
     hasRoom,
+    /** Names of those whom the line is with; empty for nobody known. */
+    guestNames: attendeesOf(guests, people).map(({ name }) => name),
+    hasGuests,
     roomed,
     byRule,
     problem,

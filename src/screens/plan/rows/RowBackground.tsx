@@ -1,8 +1,10 @@
 import { memo } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { Row } from '@/core/layout/rows';
+import { xOfMinute } from '@/core/layout/rows';
 import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
+import { useBandsOn } from '@/data/shownOpenings';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
 import { dayGround } from '../sheet/dayBackground';
@@ -31,6 +33,7 @@ export const RowBackground = memo(function RowBackground(props: Props) {
   const { row, line, gutter, workweek, isToday, inkOf, isClosure } = props;
   const palette = usePalette();
   const { hours } = workdayOf(row.day, workweek);
+  const bands = useBandsOn(row.day);
   const washing = row.tops.filter(
     ({ occurrence: { availability } }) => availability === 'busy' || availability === 'away',
   );
@@ -45,6 +48,22 @@ export const RowBackground = memo(function RowBackground(props: Props) {
         ...dayGround({ axis: 'across', ...line, length: line.width, hours }, palette),
       }}
     >
+      {bands.map(({ from, to }) => (
+        <div
+          key={from}
+          className="opening-band"
+          style={{
+            left: gutter + xOfMinute(line, Math.max(from, line.fromMinute)),
+            width: Math.max(
+              0,
+              xOfMinute(line, Math.min(to, line.toMinute)) -
+                xOfMinute(line, Math.max(from, line.fromMinute)),
+            ),
+            top: 0,
+            bottom: 0,
+          }}
+        />
+      ))}
       {washing.map(({ occurrence, x, width }) => (
         <WashOf
           key={occurrence.id}
