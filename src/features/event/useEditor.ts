@@ -53,7 +53,8 @@ type Fields = Omit<EventForm, 'reminders'> & { reminders: unknown };
 
 /** What was put by of an edit: its fields, and the repeat where that was touched. */
 const putBy = z.object({
-  form: fields,
+  // Begun before the calendars were there, it has none yet.
+  form: fields.extend({ calendarId: z.string() }),
   repeat: z
     .object({
       pattern: z.looseObject({ kind: z.string() }),
@@ -116,7 +117,9 @@ export function useEditor(
   const hours = { startMinute: 9 * 60, length: settings.defaultLength, zone: home };
   const [asItIs] = useState(() => formOf(date, hours));
   const { control, handleSubmit, setValue, reset } = useForm<Fields>({
-    defaultValues: taken?.form ?? asItIs,
+    defaultValues: taken
+      ? { ...taken.form, calendarId: taken.form.calendarId || asItIs.calendarId }
+      : asItIs,
     resolver: zodResolver(schema) as Resolver<Fields>,
   });
   const form = useWatch({ control }) as EventForm;

@@ -58,7 +58,7 @@ function withAnswer(attendees: readonly Attendee[], draft: EventDraft): readonly
 }
 
 /** An event with an answer to it, or to one date of it; the same event where the answer brings nothing. */
-export function answered(event: CalendarEvent, { draft, time }: AnswerDraft): CalendarEvent {
+function answered(event: CalendarEvent, { draft, time }: AnswerDraft): CalendarEvent {
   if (time === null || !isSeries(event)) {
     const attendees = withAnswer(event.attendees, draft);
     return attendees === event.attendees ? event : { ...event, attendees: [...attendees] };

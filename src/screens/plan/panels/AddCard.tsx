@@ -3,7 +3,7 @@ import { Button, Text } from 'react-native-paper';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import { sayWorkday, workdayOf } from '@/core/model/workweek';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
-import { joinWords, sayLength, saySpanFrom } from '@/core/time/words';
+import { sayLength, saySpanFrom } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
 import { Consequences } from '@/features/event/Consequences';
 import { Foresight } from '@/features/event/Foresight';
@@ -13,14 +13,11 @@ import { ByRule } from '@/features/tidy/ByRule';
 import { RepeatFields } from '@/features/event/RepeatFields';
 import { TimesFields } from '@/features/event/TimesFields';
 import { Understood } from '@/features/event/Understood';
-import { CalendarChoice } from '@/ui/CalendarChoice';
-import { CategoryChips } from '@/ui/CategoryChips';
-import { Check } from '@/ui/Check';
-import { Icon } from '@/ui/icons/Icon';
 import { PanelFrame } from '@/ui/PanelFrame';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
 import { Unreadable } from '@/ui/unreadable';
+import { AddBelongings } from './AddBelongings';
 import { JotHints } from '@/features/now/JotHints';
 import { JottedLine } from './JottedLine';
 import type { Adding } from './useAdding';
@@ -39,21 +36,8 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
   const palette = usePalette();
   const { line, type, before, goOn, letGo, jot, correct, open, toggle, span, ...made } =
     useAdding(adding);
-  const { times, place, repeat, calendar, calendarId, categories, categoryIds } = made;
-  const {
-    event,
-    hasRoom,
-    guestNames,
-    hasGuests,
-    roomed,
-    problem,
-    instant,
-    atHome,
-    itsOwn,
-    canKeep,
-    report,
-    keep,
-  } = made;
+  const { times, place, repeat, calendar } = made;
+  const { event, roomed, problem, instant, atHome, itsOwn, canKeep, report, keep } = made;
   const { read, asLastTime, byRule } = made;
   const now = wallFromInstant(instant, preferences.clock);
   const length = span.wholeDay ? '' : ` · ${sayLength((span.end - span.start) / MINUTE)}`;
@@ -195,44 +179,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
             onChangeText={(text) => correct({ place: text })}
           />
         )}
-        {guestNames.length > 0 && (
-          <Check
-            label={`With ${joinWords(guestNames)} as ${guestNames.length > 1 ? 'guests' : 'a guest'}`}
-            isOn={hasGuests}
-            onChange={(isOn) => correct({ hasGuests: isOn })}
-          />
-        )}
-        <Check
-          label="A room link, to meet online"
-          isOn={hasRoom}
-          onChange={(isOn) => correct({ hasRoom: isOn })}
-        />
-        <View style={styles.calendar}>
-          <Icon name="layers-outline" size={18} color={palette.dim} />
-          <Text variant="bodySmall" style={{ color: palette.dim }}>
-            Calendar
-          </Text>
-        </View>
-        <CalendarChoice
-          calendars={calendars}
-          chosenId={calendarId}
-          onChoose={(id) => correct({ calendarId: id })}
-        />
-        {categories.length > 0 && (
-          <>
-            <View style={styles.calendar}>
-              <Icon name="tag-outline" size={18} color={palette.dim} />
-              <Text variant="bodySmall" style={{ color: palette.dim }}>
-                Categories
-              </Text>
-            </View>
-            <CategoryChips
-              categories={categories}
-              chosen={categoryIds}
-              onChange={(ids) => correct({ categoryIds: ids })}
-            />
-          </>
-        )}
+        <AddBelongings made={made} correct={correct} calendars={calendars} />
         {!problem && event.rule === undefined && (
           <Consequences
             span={span}
@@ -254,5 +201,4 @@ const styles = StyleSheet.create({
   before: { flexDirection: 'row', alignItems: 'center', borderRadius: 8, paddingLeft: 10 },
   grow: { flex: 1 },
   last: { alignSelf: 'flex-start' },
-  calendar: { flexDirection: 'row', alignItems: 'center', gap: 10, marginBottom: -6 },
 });
