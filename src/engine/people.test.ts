@@ -6,8 +6,8 @@ import type { Person } from '@/core/model/person';
 import { newPerson, personCalendarId } from '@/core/model/person';
 import type { TypedRecord } from '@/core/model/records';
 import { EVERYTHING } from '@/core/query/eventQuery';
+import { ME } from '@/core/people/hindrances';
 import { MINUTE, parseDate } from '@/core/time/civil';
-import { ME } from './people/people';
 import { calendar, done, event, NOW, opened, zoned } from './testing/opened';
 import { outside } from './testing/outside';
 

@@ -11,6 +11,9 @@ import type { BusyStretch } from './busy';
 export const HINDRANCES = ['elsewhere', 'tentative', 'outside', 'busy', 'away'] as const;
 export type Hindrance = (typeof HINDRANCES)[number];
 
+/** How the person is called among participants. */
+export const ME = 'me';
+
 /** Somebody who is to be there. */
 export interface Participant {
   id: string;

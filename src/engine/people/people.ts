@@ -9,6 +9,7 @@ import type { Offer } from '@/core/model/offer';
 import type { Person, Seeing } from '@/core/model/person';
 import { busyOf } from '@/core/people/busy';
 import type { Hindrance, Participant } from '@/core/people/hindrances';
+import { ME } from '@/core/people/hindrances';
 import type { DayStanding, OpeningRun } from '@/core/people/openings';
 import { bestFirst, dayStandings, hindranceAt, openings, runsOf } from '@/core/people/openings';
 import { DAY, dayOfWall, MINUTE } from '@/core/time/civil';
@@ -78,9 +79,6 @@ export interface Suits {
   /** Whether their time is known; else only their hours count. */
   isKnown: boolean;
 }
-
-/** How I am called among participants. */
-export const ME = 'me';
 
 /** How long what was read of others is held, in memory alone. */
 const KEPT = 5 * MINUTE;
