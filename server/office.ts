@@ -7,6 +7,7 @@ import { EventIndex } from '../src/core/agenda/eventIndex';
 import { writeFreeBusy } from '../src/core/files/ics/freeBusy';
 import { writeCalendarFile } from '../src/core/files/ics/writeFile';
 import type { DirectoryEntry } from '../src/core/people/directory';
+import { directoryEntry } from '../src/core/people/directory';
 import { newEvent } from '../src/core/model/event';
 import { busyOf } from '../src/core/people/busy';
 import { seenFields } from '../src/core/people/seeing';
@@ -14,27 +15,9 @@ import { DAY } from '../src/core/time/civil';
 import type { DayNumber } from '../src/core/time/units';
 import { onlyApp } from './onlyOwn';
 
-/** What everybody in the office may know of a member. */
-const entryOf = ({
-  id,
-  name,
-  kind,
-  address,
-  zone,
-  workweek,
-  ink,
-  mark,
-}: Member): DirectoryEntry => ({
-  id,
-  name,
-  kind,
-  address,
-  zone,
-  workweek,
-  ink,
-  mark,
-  calendarAddress: officeAddress(id),
-});
+/** What everybody in the office may know of a member: what a directory has, and nothing that was noted. */
+const entryOf = (member: Member): DirectoryEntry =>
+  directoryEntry.parse({ ...member, calendarAddress: officeAddress(member.id) });
 
 /** When a member's time is taken, and nothing else of it. */
 function bookedOnly(member: Member, today: DayNumber): string {
