@@ -4,8 +4,6 @@ import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { dayOfWall } from '@/core/time/civil';
-import { EngineProvider } from '@/data/engineContext';
-import { MessageProvider } from '@/data/messages';
 import { useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
 import { Icon } from '@/ui/icons/Icon';
@@ -63,11 +61,7 @@ function ThemedApp() {
 export function RootLayout() {
   return (
     <SafeAreaProvider>
-      <EngineProvider>
-        <MessageProvider>
-          <ThemedApp />
-        </MessageProvider>
-      </EngineProvider>
+      <ThemedApp />
     </SafeAreaProvider>
   );
 }

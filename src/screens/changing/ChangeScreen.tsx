@@ -100,7 +100,9 @@ export function ChangeScreen() {
   const isLooking = deferred !== asked || isPlaceholderData;
   const changed = asked && preview && !error ? preview.changed : 0;
 
-  const leave = () => (router.canGoBack() ? router.back() : router.navigate('/'));
+  // By the browser's own step: the router waits for its step a tenth of a second and then writes over
+  // the entry that it stands at, wherever that is.
+  const leave = () => (router.canGoBack() ? window.history.back() : router.navigate('/'));
 
   const shared = way === 'change' && preview ? sharedTitle(preview) : null;
   const steps = ruledSteps(request.steps);
