@@ -9,10 +9,8 @@ import { useExports } from '@/data/useExports';
 import { Dialog } from '@/ui/Dialog';
 import type { MenuItem } from '@/ui/Menu';
 import { MenuList } from '@/ui/Menu';
-import { CalendarDialog } from './CalendarDialog';
-import { FeedDialog } from './FeedDialog';
-import { ShareDialog } from '@/features/sharing/ShareDialog';
-import { MergeDialog } from './MergeDialog';
+import { ShareLater } from '@/features/sharing/later';
+import { CalendarLater, FeedLater, MergeLater } from './later';
 
 interface Props {
   calendar: Calendar;
@@ -44,11 +42,11 @@ export function CalendarMenu({ calendar, calendars, onOnlyHere, onClose }: Props
 
   const exportIt = () => exports.calendarFile({ query: { ...EVERYTHING, calendars: [id] } });
 
-  if (open === 'edit') return <CalendarDialog {...{ calendar, calendars, onClose }} />;
-  if (open === 'merge') return <MergeDialog {...{ calendar, calendars, onClose }} />;
+  if (open === 'edit') return <CalendarLater {...{ calendar, calendars, onClose }} />;
+  if (open === 'merge') return <MergeLater {...{ calendar, calendars, onClose }} />;
   if (open === 'share')
-    return <ShareDialog of={{ kind: 'calendar', id }} name={name} onClose={onClose} />;
-  if (open === 'feed') return <FeedDialog {...{ calendar, onClose }} />;
+    return <ShareLater of={{ kind: 'calendar', id }} name={name} onClose={onClose} />;
+  if (open === 'feed') return <FeedLater {...{ calendar, onClose }} />;
 
   const isOwn = kind === 'own';
   const isDefault = settings.defaultCalendarId === id;

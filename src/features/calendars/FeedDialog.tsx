@@ -4,9 +4,7 @@ import { Button, ProgressBar, Text } from 'react-native-paper';
 import type { Calendar, Feed } from '@/core/model/calendar';
 import { wallOf } from '@/core/model/common';
 import { dayOfWall } from '@/core/time/civil';
-import { count, sayDay, saySpan, SHORT_DAY } from '@/core/time/words';
-import { wallFromInstant } from '@/core/time/zones';
-import type { EpochMs } from '@/core/time/units';
+import { count, sayDay, SHORT_DAY } from '@/core/time/words';
 import { useDo } from '@/data/commands';
 import { useEngine } from '@/data/engineContext';
 import type { Preferences } from '@/data/preferences';
@@ -14,6 +12,7 @@ import { usePreferences } from '@/data/preferences';
 import { Choice } from '@/ui/Choice';
 import { Dialog } from '@/ui/Dialog';
 import { usePalette } from '@/ui/theme/theme';
+import { sayInstant } from './sayInstant';
 import { StandInState } from './StandInState';
 
 const INTERVALS = [
@@ -23,12 +22,6 @@ const INTERVALS = [
   { value: 1440, label: 'Day' },
 ];
 const WHAT = { new: 'New', changed: 'Changed', gone: 'Gone' } as const;
-
-/** When something was, for example "Tue, 24 Nov, 10:25". */
-export function sayInstant(instant: EpochMs, { clock, wording }: Preferences): string {
-  const wall = wallFromInstant(instant, clock);
-  return saySpan({ start: wall, end: wall, wholeDay: false }, wording).split(' – ')[0]!;
-}
 
 function News({ feed, preferences }: { feed: Feed; preferences: Preferences }) {
   const palette = usePalette();

@@ -8,7 +8,7 @@ import { count } from '@/core/time/words';
 import type { Attachment } from '@/engine/files/attachmentStore';
 import { FileRows } from '@/ui/FileRows';
 import { LinkedText } from '@/ui/LinkedText';
-import { AttachmentViewer } from './AttachmentViewer';
+import { AttachmentLater } from './later';
 import { useFiles } from './useFiles';
 
 /** The files on an event. */
@@ -67,7 +67,7 @@ export function FilesPart({ event }: { event: CalendarEvent }) {
           void files.attach(event.id, chosen);
         }}
       />
-      {open && <AttachmentViewer file={open} onClose={() => setOpen(null)} />}
+      {open && <AttachmentLater file={open} onClose={() => setOpen(null)} />}
     </View>
   );
 }

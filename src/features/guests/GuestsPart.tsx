@@ -9,7 +9,7 @@ import { attendeesOf, guestsOf, isSamePerson } from '@/core/people/guests';
 import { sayWhy } from '@/core/people/sayOpenings';
 import { usePeople, useSuits } from '@/data/people';
 import type { TakenOpening } from '@/features/openings/OpeningsDialog';
-import { OpeningsDialog } from '@/features/openings/OpeningsDialog';
+import { OpeningsLater } from '@/features/openings/later';
 import { PersonMark } from '@/features/people/PersonMark';
 import { TextField } from '@/ui/TextField';
 import { ToggleChip } from '@/ui/ToggleChip';
@@ -194,7 +194,7 @@ export function GuestsPart(props: Props) {
         </Button>
       )}
       {isLooking && (
-        <OpeningsDialog
+        <OpeningsLater
           title="When could all come?"
           guests={guests}
           minutes={minutes}

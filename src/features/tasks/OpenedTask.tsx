@@ -1,11 +1,11 @@
 import { closeTask, useOpenedTask } from '@/data/openedTask';
 import { useTaskRow } from '@/data/tasks';
-import { TaskDialog } from './TaskDialog';
+import { TaskLater } from './later';
 
 /** The task that was opened, over whichever screen. */
 export function OpenedTask() {
   const id = useOpenedTask();
   const { data: row } = useTaskRow(id);
   if (id === null || !row) return null;
-  return <TaskDialog key={id} row={row} onClose={closeTask} />;
+  return <TaskLater key={id} row={row} onClose={closeTask} />;
 }

@@ -8,7 +8,7 @@ import { useAskingTasks } from '@/data/tasks';
 import type { TaskRow } from '@/engine/tasks/tasks';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
-import { PlaceDialog } from './PlaceDialog';
+import { PlaceLater } from './later';
 
 /** Where a task that was worked on is thought to stand when only half of it is done, in percent. */
 const HALF = 50;
@@ -65,7 +65,7 @@ export function StandingBar() {
           </View>
         </View>
       )}
-      {placed && <PlaceDialog rows={[placed]} onClose={() => setPlaced(null)} />}
+      {placed && <PlaceLater rows={[placed]} onClose={() => setPlaced(null)} />}
     </>
   );
 }

@@ -10,7 +10,7 @@ import { KINDS } from '@/core/model/kinds';
 import type { RestorePreview } from '@/engine/files/backupService';
 import { Card } from '@/ui/Card';
 import { Dialog } from '@/ui/Dialog';
-import { sayInstant } from '@/features/calendars/FeedDialog';
+import { sayInstant } from '@/features/calendars/sayInstant';
 
 const changes = ({ kinds }: RestorePreview) =>
   kinds.reduce((sum, { added, changed, gone }) => sum + added + changed + gone, 0);

@@ -10,7 +10,7 @@ import { Sortable } from '@/ui/sortable/Sortable';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
 import { CalendarMenu } from '@/features/calendars/CalendarMenu';
-import { sayInstant } from '@/features/calendars/FeedDialog';
+import { sayInstant } from '@/features/calendars/sayInstant';
 
 interface RowProps {
   calendar: Calendar;

@@ -12,7 +12,7 @@ import { Page } from '@/ui/Page';
 import { ToggleChip } from '@/ui/ToggleChip';
 import { AlikeCard } from './AlikeCard';
 import { BackupCard } from './BackupCard';
-import { CalendarDialog } from '@/features/calendars/CalendarDialog';
+import { CalendarLater } from '@/features/calendars/later';
 import { CalendarList } from './CalendarList';
 import { useShowing } from '@/features/calendars/CalendarMenu';
 import { CategoriesCard } from './CategoriesCard';
@@ -104,7 +104,7 @@ export function CalendarsScreen() {
           </View>
         }
       />
-      {open === 'new' && <CalendarDialog calendar={null} calendars={calendars} onClose={close} />}
+      {open === 'new' && <CalendarLater calendar={null} calendars={calendars} onClose={close} />}
       {open === 'follow' && <FollowDialog calendars={calendars} onClose={close} />}
     </Page>
   );

@@ -9,7 +9,7 @@ import { useWallNow } from '@/data/now';
 import { useDirectory, useNextClear, usePeople } from '@/data/people';
 import { usePreferences } from '@/data/preferences';
 import type { Guest } from '@/engine/people/people';
-import { NewMeeting } from '@/features/openings/NewMeeting';
+import { NewMeetingLater } from '@/features/openings/later';
 import { PersonDialog } from '@/features/people/PersonDialog';
 import { PersonMark } from '@/features/people/PersonMark';
 import { usePeopleNow } from '@/features/people/usePeopleNow';
@@ -155,7 +155,9 @@ export function PeopleScreen() {
           }}
         />
       )}
-      {open?.kind === 'meeting' && <NewMeeting guests={open.guests} day={today} onClose={close} />}
+      {open?.kind === 'meeting' && (
+        <NewMeetingLater guests={open.guests} day={today} onClose={close} />
+      )}
     </Page>
   );
 }

@@ -7,7 +7,7 @@ import { sayStanding } from '@/core/people/standing';
 import { useDo } from '@/data/commands';
 import { useNow } from '@/data/now';
 import { usePeople } from '@/data/people';
-import { NewMeeting } from '@/features/openings/NewMeeting';
+import { NewMeetingLater } from '@/features/openings/later';
 import { PersonMark } from '@/features/people/PersonMark';
 import { usePeopleNow } from '@/features/people/usePeopleNow';
 import { Check } from '@/ui/Check';
@@ -53,7 +53,7 @@ export function PeopleButton() {
         />
       )}
       {isMeeting && (
-        <NewMeeting
+        <NewMeetingLater
           guests={shown.map(({ id }) => ({ id, isRequired: true }))}
           day={place.range.from}
           onClose={() => setMeeting(false)}

@@ -2,8 +2,14 @@ import { EventMenu } from '@/features/event/EventMenu';
 import { KeysDialog } from '@/features/keys/KeysDialog';
 import { usePlan } from './PlanProvider';
 import { DateDialog } from './view/DateDialog';
-import { LensesDialog } from './view/LensesDialog';
-import { PeriodsDialog } from './view/PeriodsDialog';
+import { later } from '@/ui/later';
+
+const LensesLater = later(() =>
+  import('./view/LensesDialog').then(({ LensesDialog }) => LensesDialog),
+);
+const PeriodsLater = later(() =>
+  import('./view/PeriodsDialog').then(({ PeriodsDialog }) => PeriodsDialog),
+);
 
 /** Whatever is asked over the sheet. The view's and the filter's dialogs belong to their buttons. */
 export function PlanDialogs() {
@@ -67,7 +73,7 @@ function Keys() {
 function Lenses() {
   const { place, content, lensing, calendars, preferences } = usePlan();
   return (
-    <LensesDialog
+    <LensesLater
       lenses={lensing.lenses}
       view={place.view}
       shownIds={calendars.flatMap(({ id, shown }) => (shown ? [id] : []))}
@@ -84,7 +90,7 @@ function Periods() {
   const { place, preferences } = usePlan();
   const close = useClose();
   return (
-    <PeriodsDialog
+    <PeriodsLater
       preferences={preferences}
       day={place.range.from}
       onMade={(id) => {

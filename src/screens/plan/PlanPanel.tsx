@@ -5,8 +5,8 @@ import { dayOfWall } from '@/core/time/civil';
 import type { DayNumber } from '@/core/time/units';
 import { useDo } from '@/data/commands';
 import { useEvent } from '@/data/queries';
-import { CopyPanel } from '@/features/event/CopyPanel';
-import { EditorPanel } from '@/features/event/EditorPanel';
+import { CopyLater, EditorLater } from '@/features/event/later';
+import { later } from '@/ui/later';
 import { ScopePanel } from '@/features/event/ScopePanel';
 import { ZonesPanel } from '@/features/zones/ZonesPanel';
 import { AddCard } from './panels/AddCard';
@@ -15,11 +15,14 @@ import { TasksPanel } from './panels/TasksPanel';
 import { WorkdayPanel } from './panels/WorkdayPanel';
 import { DayPanel } from './panels/DayPanel';
 import { Details } from './panels/Details';
-import { PersonPanel } from './panels/PersonPanel';
 import { usePlan } from './PlanProvider';
 import type { Panel, ScopeAsk } from './planState';
 import { useLoadProps } from './load/useLoadProps';
 import { bringDay } from './useReveal';
+
+const PersonLater = later(() =>
+  import('./panels/PersonPanel').then(({ PersonPanel }) => PersonPanel),
+);
 
 function StoredEditor({
   eventId,
@@ -34,7 +37,7 @@ function StoredEditor({
   const { data: event } = useEvent(eventId);
   if (!event) return null;
   return (
-    <EditorPanel
+    <EditorLater
       event={event}
       dateKey={dateKey}
       isNew={false}
@@ -168,7 +171,7 @@ export function PlanPanel({ panel }: { panel: Panel }) {
       );
     case 'new':
       return (
-        <EditorPanel
+        <EditorLater
           event={panel.draft}
           dateKey={null}
           isNew
@@ -197,7 +200,7 @@ export function PlanPanel({ panel }: { panel: Panel }) {
       return <TasksPanel onClose={close} />;
     case 'person':
       return (
-        <PersonPanel
+        <PersonLater
           key={`${panel.personId} ${panel.occurrence?.id}`}
           personId={panel.personId}
           occurrence={panel.occurrence}
@@ -218,7 +221,7 @@ export function PlanPanel({ panel }: { panel: Panel }) {
       );
     case 'copy':
       return (
-        <CopyPanel
+        <CopyLater
           occurrence={panel.occurrence}
           calendars={own}
           preferences={preferences}

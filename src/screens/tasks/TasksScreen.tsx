@@ -16,7 +16,7 @@ import { PartChips } from '@/features/query/PartChips';
 import { useFilterWording } from '@/features/query/useFilterWording';
 import { AddTask } from '@/features/tasks/AddTask';
 import { EffortLine } from '@/features/tasks/EffortLine';
-import { PlaceDialog } from '@/features/tasks/PlaceDialog';
+import { PlaceLater } from '@/features/tasks/later';
 import { TaskLine } from '@/features/tasks/TaskLine';
 import { useTaskWording } from '@/features/tasks/useTaskWording';
 import { Card } from '@/ui/Card';
@@ -205,7 +205,7 @@ export function TasksScreen() {
         </>
       )}
       {changed && <ChangeTasksDialog ids={changed} onClose={() => setChanged(null)} />}
-      {placed && <PlaceDialog rows={placed} onClose={() => setPlaced(null)} />}
+      {placed && <PlaceLater rows={placed} onClose={() => setPlaced(null)} />}
     </Page>
   );
 }

@@ -5,7 +5,7 @@ import { count } from '@/core/time/words';
 import { titleOf } from '@/core/model/titleOf';
 import { useAttachments } from '@/data/queries';
 import type { AttachmentRow } from '@/engine/files/attachmentStore';
-import { AttachmentViewer } from '@/features/event/AttachmentViewer';
+import { AttachmentLater } from '@/features/event/later';
 import { useFiles } from '@/features/event/useFiles';
 import { Card } from '@/ui/Card';
 import { FileRows } from '@/ui/FileRows';
@@ -35,7 +35,7 @@ export function FilesCard() {
           void files.remove(rows.filter(({ id }) => ids.includes(id)));
         }}
       />
-      {open && <AttachmentViewer file={open} onClose={() => setOpen(null)} />}
+      {open && <AttachmentLater file={open} onClose={() => setOpen(null)} />}
     </Card>
   );
 }

@@ -14,7 +14,7 @@ import { useDo } from '@/data/commands';
 import { useNow } from '@/data/now';
 import { useNextClear, usePeople, usePeopleTime } from '@/data/people';
 import type { Preferences } from '@/data/preferences';
-import { NewMeeting } from '@/features/openings/NewMeeting';
+import { NewMeetingLater } from '@/features/openings/later';
 import { usePeopleNow } from '@/features/people/usePeopleNow';
 import { PanelFrame } from '@/ui/PanelFrame';
 import { usePalette } from '@/ui/theme/theme';
@@ -134,7 +134,7 @@ export function PersonPanel({ personId, occurrence, today, preferences, onClose 
         preferences={preferences}
       />
       {isMeeting && (
-        <NewMeeting
+        <NewMeetingLater
           guests={[{ id: person.id, isRequired: true }]}
           day={Math.max(day, today)}
           onClose={() => setMeeting(false)}

@@ -7,7 +7,7 @@ import { lensOf } from '@/core/view/lenses';
 import { useDo } from '@/data/commands';
 import type { Preferences } from '@/data/preferences';
 import { Choice } from '@/ui/Choice';
-import { ShareDialog } from '@/features/sharing/ShareDialog';
+import { ShareLater } from '@/features/sharing/later';
 import { Dialog } from '@/ui/Dialog';
 import { IconChoice } from '@/ui/IconChoice';
 import { Icon } from '@/ui/icons/Icon';
@@ -68,9 +68,7 @@ export function LensesDialog(props: Props) {
   const move = (lens: Lens, by: -1 | 1) => void act({ kind: 'moveLens', id: lens.id, by });
 
   if (shared)
-    return (
-      <ShareDialog of={{ kind: 'lens', id: shared.id }} name={shared.name} onClose={onClose} />
-    );
+    return <ShareLater of={{ kind: 'lens', id: shared.id }} name={shared.name} onClose={onClose} />;
   return (
     <Dialog
       title="Lenses"

@@ -1,0 +1,3 @@
+/** What comes together when openings are first looked for. */
+export { NewMeeting } from './NewMeeting';
+export { OpeningsDialog } from './OpeningsDialog';

@@ -1,0 +1,5 @@
+import { later } from '@/ui/later';
+
+export const ShareLater = later(() =>
+  import('./ShareDialog').then(({ ShareDialog }) => ShareDialog),
+);
