@@ -37,6 +37,7 @@ const CORE_ROOMS = [
   'files',
   'view',
   'find',
+  'invitations',
 ];
 
 /** A screen knows no other screen: what two of them share is a feature. */

@@ -15,6 +15,12 @@ export interface Habit {
   isTentative?: boolean;
 }
 
+/**
+ * How a member answers mail: at once, later that hour, not before being asked again, or first with
+ * another time.
+ */
+type Temper = 'prompt' | 'late' | 'silent' | 'proposes';
+
 /** Somebody, or something, of the made-up office. */
 export interface Member {
   id: string;
@@ -27,6 +33,8 @@ export interface Member {
   mark: Mark;
   /** What they let be seen. */
   seeing: Seeing;
+  /** Absent: answers at once. */
+  temper?: Temper;
   groups: string[];
   /** What the coordinator noted of them; absent for those that only the directory has. */
   notes?: string;
@@ -108,6 +116,7 @@ export const OFFICE: readonly Member[] = [
     ink: INKS.Madder,
     mark: 'chevron',
     seeing: 'booked',
+    temper: 'proposes',
     groups: ['Clients'],
     notes: 'Asks for an agenda first.',
     habits: [
@@ -127,6 +136,7 @@ export const OFFICE: readonly Member[] = [
     ink: INKS.Umber,
     mark: 'bar',
     seeing: 'titles',
+    temper: 'late',
     groups: ['Workshop'],
     notes: '',
     habits: [
@@ -146,6 +156,7 @@ export const OFFICE: readonly Member[] = [
     ink: INKS.Clay,
     mark: 'hexagon',
     seeing: 'all',
+    temper: 'silent',
     groups: ['Workshop'],
     notes: '',
     habits: [
@@ -165,6 +176,7 @@ export const OFFICE: readonly Member[] = [
     ink: INKS.Harbour,
     mark: 'triangle',
     seeing: 'booked',
+    temper: 'late',
     groups: ['Partners'],
     notes: 'Halifax pilots. Four hours behind us.',
     habits: [

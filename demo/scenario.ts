@@ -178,6 +178,7 @@ export function demoSeed({ today, now }: { today: number; now: number }): TypedR
       record: {
         ...DEFAULT_SETTINGS,
         zone: HOME,
+        me: { name: 'Robin Ashdown', address: 'robin@lantern-quay.example' },
         zones: WATCHED,
         // Three days with the partners in Halifax, three weeks on.
         travel: [travelBetween(monday + 22, monday + 24, 'America/Halifax')],

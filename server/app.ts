@@ -7,6 +7,7 @@ import { feeds } from './feeds';
 import { office } from './office';
 import { onlyOwnNames } from './onlyOwn';
 import { outbox } from './outbox';
+import { post } from './post';
 import { rooms } from './rooms';
 import { shares } from './shares';
 import { standIns } from './standIns';
@@ -77,6 +78,7 @@ export function createApp(
   app.use('/feed', feeds());
   app.use('/office', office(today));
   app.use('/outbox', outbox());
+  app.use('/post', post(today));
   app.use(rooms());
   app.use(shares());
   // Names under these hold a hash of what is in them, so that they can be kept for good.

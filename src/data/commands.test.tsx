@@ -39,7 +39,7 @@ beforeEach(() => {
 });
 
 test('what was done is said, with Undo and what it is about', async () => {
-  answers({ label: 'Removed the lens Desk', about: 'call', isKept: true });
+  answers({ label: 'Removed the lens Desk', about: 'call', isKept: true, met: [] });
   const { done, said } = await doing();
   expect(done).toBe(true);
   expect(said).toMatchObject({
@@ -52,9 +52,9 @@ test('what was done is said, with Undo and what it is about', async () => {
 });
 
 test('what is seen anyway is not said, unless it is not kept', async () => {
-  answers({ label: 'Changed the size', isKept: true });
+  answers({ label: 'Changed the size', isKept: true, met: [] });
   expect(await doing({ isQuiet: true })).toEqual({ done: true, said: null });
-  answers({ label: 'Changed the size', isKept: false });
+  answers({ label: 'Changed the size', isKept: false, met: [] });
   const { said } = await doing({ isQuiet: true });
   expect(said?.text).toBe('Changed the size. It is on this page only.');
 });

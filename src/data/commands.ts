@@ -4,6 +4,7 @@ import type { CommandProgress, Preview } from '@/engine/commands/commands';
 import { proxy } from 'comlink';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
+import { noteTouched } from './touched';
 import { sheetClock } from './sheetShown';
 import { useMessages } from './messages';
 import { askToPersist } from './persistence';
@@ -49,7 +50,8 @@ export function useDo(): Do {
         const manner = { now: Date.now(), saying: { wording, clock: sheetClock() ?? clock } };
         const done = await engine.commands.do(command, manner, proxy(onProgress));
         if (!done) return false;
-        const { label, isKept, about } = done;
+        const { label, isKept, about, met } = done;
+        noteTouched(met);
         if (!isQuiet || !isKept)
           say(isKept ? label : `${label}. It is on this page only.`, { offers: ['undo'], about });
         if (isKept && store === 'own') void askToPersist();

@@ -93,6 +93,10 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   shareTurn: onKinds('share', 'event', 'calendar', 'lens', 'settings'),
   sharePreview: onKinds('event', 'calendar', 'lens', 'settings'),
   openings: onKinds('person', 'event', 'calendar', 'settings'),
+  invitations: onKinds('mail', 'event', 'calendar', 'settings'),
+  guestNews: onKinds('mail', 'event', 'settings'),
+  untold: onKinds('mail', 'event', 'settings'),
+  waitingMails: onKinds('mail'),
   unsent: onKinds('reminding'),
   reminders: onKinds('event', 'task', 'calendar', 'reminding', 'settings'),
 };

@@ -10,6 +10,7 @@ import type { EngineStatus } from '@/engine/engine';
 import type { StoreName } from '@/engine/engine.worker';
 import { browserZone } from './browser';
 import { askAgain } from './dependences';
+import { postBox } from './postBox';
 import { noteUse, wasUsed } from './storeUse';
 import { chosenStore } from './whichStore';
 
@@ -65,7 +66,7 @@ export function EngineProvider({ children }: { children: ReactNode }) {
     const today = dayOfWall(wallFromInstant(now, zone));
     openEngine(
       store,
-      { now, today, zone, wasUsed: wasUsed(store) },
+      { now, today, zone, wasUsed: wasUsed(store), box: postBox() },
       (next, changed) => {
         setStatus(next);
         if (next.ready) noteUse(store);

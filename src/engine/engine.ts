@@ -17,6 +17,8 @@ import type { AskFeed } from './feeds/feedSync';
 import { FeedSync } from './feeds/feedSync';
 import { AttachmentStore } from './files/attachmentStore';
 import { Files } from './files/files';
+import { Invitations } from './invitations/invitations';
+import type { Post } from './invitations/post';
 import { Finding } from './finding/finding';
 import type { FoundBy } from './queries/asked';
 import { Queries } from './queries/queries';
@@ -55,6 +57,7 @@ export interface EngineStatus {
 export interface Outside {
   askFeed: AskFeed;
   sendMessage: SendMessage;
+  post: Post;
   files: FileStore;
 }
 
@@ -85,6 +88,7 @@ export type EngineProtocol = Pick<
   | 'messages'
   | 'people'
   | 'sharing'
+  | 'invitations'
   | 'retry'
 >;
 
@@ -93,7 +97,7 @@ export type EngineProtocol = Pick<
  * what is asked (`queries`), found (`finding`), done (`commands`), looked at before it is done to many
  * (`bulk`), put in order (`tidying`), to do (`tasks`), read around one event
  * (`pages`) or out of a message (`messages`), known of others (`people`) and shown to them
- * (`sharing`), brought in or out (`files`)
+ * (`sharing`), asked of each other (`invitations`), brought in or out (`files`)
  * and followed (`feeds`).
  * Runs in a web worker.
  */
@@ -117,6 +121,7 @@ export class Engine {
   readonly messages: Messages;
   readonly people: People;
   readonly sharing: Sharing;
+  readonly invitations: Invitations;
   private progress = { loaded: 0, total: 1, ready: false };
   private onStatus: OnStatus = () => undefined;
   private lastTold = 0;
@@ -172,6 +177,12 @@ export class Engine {
     this.pages = new Pages({ records: repository, index }, this.tasks);
     this.messages = new Messages(queries);
     this.sharing = new Sharing({ records: repository, index, foundBy });
+    this.invitations = new Invitations({
+      ...{ records: repository, index, foundBy, commands, changed },
+      post: outside.post,
+      sendMessage: outside.sendMessage,
+      isReady: () => this.progress.ready,
+    });
     this.people = new People({ records: repository, index, ask: outside.askFeed });
     this.repository = repository;
     this.queries = queries;

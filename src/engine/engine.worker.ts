@@ -5,6 +5,7 @@ import { demoSeed } from '@/../demo/scenario';
 import type { DayNumber, EpochMs } from '@/core/time/units';
 import { askFeed } from './feeds/askFeed';
 import { firstSeed } from './firstSeed';
+import { officePost } from './invitations/officePost';
 import { outboxOf } from './reminders/outbox';
 import { STORE_RESET } from './storeReset';
 import { openFileStore } from './storage/fileStore';
@@ -24,6 +25,8 @@ export interface Present {
   zone: string;
   /** Whether this browser had something in the store before. */
   wasUsed: boolean;
+  /** The name of this browser's box at the office's post. */
+  box: string;
 }
 
 const nameOf = (store: StoreName) => `orderly-week-${store}`;
@@ -55,6 +58,7 @@ const api = {
       {
         askFeed,
         sendMessage: outboxOf(store),
+        post: officePost(store === 'demo' ? present.box : null),
         files,
       },
     );

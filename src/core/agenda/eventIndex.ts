@@ -265,6 +265,18 @@ function wallOfEnd({ from, to }: { from: number; to: number }, zone: string): nu
   return end > start || to === from ? end : start + (to - from);
 }
 
+/** How it stands with those who take part: whether the person has answered, or how many guests come. */
+function partIn({
+  invited,
+  organizer,
+  attendees,
+}: CalendarEvent): Pick<Occurrence, 'isUnanswered' | 'tally'> {
+  if (invited) return { isUnanswered: invited === 'unanswered' };
+  const guests = attendees.filter(({ address }) => address !== organizer?.address);
+  const accepted = guests.filter(({ answer }) => answer === 'accepted').length;
+  return guests.length ? { tally: { accepted, guests: guests.length } } : {};
+}
+
 function occurrence(
   viewZone: string,
   event: CalendarEvent,
@@ -294,6 +306,7 @@ function occurrence(
     ink: of.inkOverride,
     icon: of.icon,
     categoryIds: of.categoryIds,
+    ...(of.organizer && partIn(of)),
     zone: zoneOf(of.start),
     startMs: wall ? instantFromWall(place.from, viewZone) : place.from,
     endMs: wall ? instantFromWall(place.to, viewZone) : place.to,

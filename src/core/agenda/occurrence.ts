@@ -33,6 +33,10 @@ export interface Occurrence {
   ink?: string;
   icon?: string;
   categoryIds: readonly string[];
+  /** Whether somebody else asks to it and the person has not answered. */
+  isUnanswered?: boolean;
+  /** Of an event that the person asks others to: how many of how many guests come. */
+  tally?: { accepted: number; guests: number };
   /** The event's own zone; null when it floats or lasts whole days. */
   zone: string | null;
   /** Epoch ms; a whole day begins at the midnight of the zone that looks at it. */

@@ -152,6 +152,8 @@ export const EVENT_FIELDS = {
   /** SEQUENCE (RFC 5545 §3.8.7.4) */
   revision: field(z.number().int().min(0), { initial: () => 0 }),
   removedAt: field(instant.optional()),
+  /** Where somebody else asks to it: whether the person has answered. */
+  invited: field(z.enum(['unanswered', 'answered']).optional()),
   /** The task that it is a block of time for. */
   taskId: field(id.optional()),
   /** The name of the file that it was last imported with. */

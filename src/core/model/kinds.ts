@@ -1,6 +1,7 @@
 import { calendar } from './calendar';
 import { event } from './event';
 import { category, settings } from './others';
+import { mail } from './mail';
 import { offer } from './offer';
 import { person } from './person';
 import { reminding } from '../reminders/reminding';
@@ -83,6 +84,7 @@ export const KINDS = {
     isInBackup: true,
   },
   offer: { schema: offer, one: 'offer', many: 'offers', isOnCalendar: false, isInBackup: true },
+  mail: { schema: mail, one: 'mail', many: 'mails', isOnCalendar: false, isInBackup: true },
   share: { schema: share, one: 'share', many: 'shares', isOnCalendar: false, isInBackup: true },
   task: { schema: task, one: 'task', many: 'tasks', isOnCalendar: true, isInBackup: true },
   event: { schema: event, one: 'event', many: 'events', isOnCalendar: true, isInBackup: true },

@@ -122,6 +122,12 @@ export const settings = z.object({
   csvColumns: z.record(z.string(), z.record(z.string(), z.string())).default({}),
   workweek,
   reminding: remindingSettings.default(DEFAULT_REMINDING),
+  /** By which name and mail address others know the person; empty for not said. */
+  me: z
+    .object({ name: z.string(), address: mailAddress.or(z.literal('')) })
+    .default({ name: '', address: '' }),
+  /** Whether what the person declined stays on the sheet. */
+  hasDeclined: z.boolean().default(false),
 });
 export type Settings = z.infer<typeof settings>;
 
@@ -167,4 +173,6 @@ export const DEFAULT_SETTINGS: Settings = {
     exceptions: {},
   },
   reminding: DEFAULT_REMINDING,
+  me: { name: '', address: '' },
+  hasDeclined: false,
 };

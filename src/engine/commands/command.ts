@@ -21,6 +21,15 @@ import {
   removeEvents,
   setField,
 } from './events';
+import {
+  answerInvitation,
+  letGoInvitation,
+  proposeTime,
+  remindSilent,
+  takeProposal,
+  tellGuests,
+  turnDownProposal,
+} from './invitations';
 import { keepLens, moveLens, removeLens } from './lenses';
 import type { Plan, Situation } from './plan';
 import { carryPoints, writePage } from './pages';
@@ -103,6 +112,13 @@ const PLANNERS = {
   letGoPast,
   keepShare,
   endShare,
+  answerInvitation,
+  proposeTime,
+  tellGuests,
+  remindSilent,
+  takeProposal,
+  turnDownProposal,
+  letGoInvitation,
 };
 
 type Planners = typeof PLANNERS;

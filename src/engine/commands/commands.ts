@@ -28,6 +28,8 @@ export interface Done {
   about?: string;
   /** Whether it is on the disk; if not, it holds on this page alone. */
   isKept: boolean;
+  /** Events with guests that it changed, by their ids: of these, guests may have to be told. */
+  met: readonly string[];
 }
 
 /** What a command would do. */
@@ -104,7 +106,7 @@ export class Commands {
       if (!plan) return null;
       const { label, edits, about = aboutOf(edits) } = plan;
       const isKept = await this.commit({ label, at: manner.now, edits }, onProgress);
-      return { label, isKept, ...(about !== undefined && { about }) };
+      return { label, isKept, ...(about !== undefined && { about }), met: metBy(edits) };
     });
   }
 
@@ -181,6 +183,21 @@ export class Commands {
 }
 
 /** The event that a change is about: the one that it makes, or else the only one that it edits. */
+/** Events that others take part in that are asked about at once. */
+const MOST_MET = 20;
+
+/** Those of some edits that are of events with guests, before or after. */
+function metBy(edits: readonly Edit[]): string[] {
+  const met = edits.flatMap(({ type, before, after }) => {
+    if (type !== 'event') return [];
+    const versions = [before, after] as (CalendarEvent | null)[];
+    return versions.some((event) => event?.attendees.length)
+      ? [(versions[1] ?? versions[0])!.id]
+      : [];
+  });
+  return met.slice(0, MOST_MET);
+}
+
 function aboutOf(edits: readonly Edit[]): string | undefined {
   const events = edits.flatMap(({ type, before, after }) => {
     const event = type === 'event' ? (after as CalendarEvent | null) : null;

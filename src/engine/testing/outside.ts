@@ -6,5 +6,10 @@ import { MemoryFiles } from './memoryFiles';
 export const outside = (): Outside => ({
   askFeed: () => Promise.reject(new FileError('There is no network here.')),
   sendMessage: () => Promise.reject(new Error('There is no network here.')),
+  post: {
+    send: () => Promise.reject(new Error('There is no network here.')),
+    fetch: () => Promise.reject(new Error('There is no network here.')),
+    take: () => Promise.resolve(),
+  },
   files: new MemoryFiles(),
 });

@@ -6,6 +6,7 @@ import { saySpan } from '@/core/time/words';
 import { importanceOf } from '@/core/model/importance';
 import { titleOf } from '@/core/model/titleOf';
 import type { BarState } from './barState';
+import { sayTally } from './sayTally';
 
 /** What a screen reader says of an event: title, time, calendar, availability, and whether changes to it wait or it is selected. */
 export function barName(
@@ -21,6 +22,7 @@ export function barName(
     calendar.name,
     o.availability,
     o.dateKey === null ? '' : 'repeats',
+    sayTally(o),
     importance === 'usual' ? '' : `${importance} importance`,
     sayLeaveBy(o, wording),
     waits ? 'changes not kept yet' : '',

@@ -1,5 +1,5 @@
 import { EventMenu } from '@/features/event/EventMenu';
-import { KeysDialog } from '@/features/keys/KeysDialog';
+import { KeysLater } from '@/features/keys/later';
 import { usePlan } from './PlanProvider';
 import { DateDialog } from './view/DateDialog';
 import { later } from '@/ui/later';
@@ -67,7 +67,7 @@ function GoToDate() {
 }
 
 function Keys() {
-  return <KeysDialog onClose={useClose()} />;
+  return <KeysLater onClose={useClose()} />;
 }
 
 function Lenses() {

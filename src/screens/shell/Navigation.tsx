@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { useAskSheet } from '@/data/asked';
+import { useInvitations } from '@/data/invitations';
 import { useEngine } from '@/data/engineContext';
 import { Dialog } from '@/ui/Dialog';
 import { Icon } from '@/ui/icons/Icon';
@@ -16,6 +17,7 @@ const PLACES = [
   { path: '/tidy', name: 'Tidy', icon: 'broom' },
   { path: '/tasks', name: 'Tasks', icon: 'checkbox-marked-outline' },
   { path: '/people', name: 'People', icon: 'account-group-outline' },
+  { path: '/invitations', name: 'Invitations', icon: 'calendar-account-outline' },
   { path: '/message', name: 'Message', icon: 'email-outline' },
   { path: '/calendars', name: 'Calendars', icon: 'layers-outline' },
   { path: '/sent', name: 'Outbox', icon: 'tray-full' },
@@ -31,14 +33,37 @@ const MORE = PLACES.slice(4);
 const isAt = (pathname: string, place: Place) =>
   pathname === place.path || (place.path === '/calendars' && pathname === '/import');
 
+const INVITATIONS = '/invitations';
+
+/** Invitations that wait for an answer. */
+const useOpenInvitations = (): number =>
+  useInvitations().filter(({ state }) => state === 'open').length;
+
+/** How many wait, beside an icon. */
+function Count({ n }: { n: number }) {
+  const { accent, onAccent } = usePalette();
+  return n === 0 ? null : (
+    <View style={[styles.count, { backgroundColor: accent }]}>
+      <Text variant="labelSmall" style={{ color: onAccent }}>
+        {n}
+      </Text>
+    </View>
+  );
+}
+
+const withCount = (name: string, n: number) => (n ? `${name}: ${n} to answer` : undefined);
+
 function PlaceLink({ place, isRail }: { place: Place; isRail: boolean }) {
   const palette = usePalette();
+  const open = useOpenInvitations();
+  const waiting = place.path === INVITATIONS ? open : 0;
   const pathname = usePathname();
   const isHere = isAt(pathname, place);
   const colour = isHere ? palette.accent : palette.dim;
   return (
     <Link
       href={place.path}
+      aria-label={withCount(place.name, waiting)}
       aria-current={isHere ? 'page' : undefined}
       style={StyleSheet.flatten([
         styles.place,
@@ -47,6 +72,9 @@ function PlaceLink({ place, isRail }: { place: Place; isRail: boolean }) {
       ])}
     >
       <Icon name={place.icon} size={24} color={colour} />
+      <View style={styles.corner}>
+        <Count n={waiting} />
+      </View>
       <Text variant="labelSmall" style={{ color: colour, fontWeight: isHere ? '600' : '500' }}>
         {place.name}
       </Text>
@@ -100,6 +128,7 @@ function UndoButton({ isRail }: { isRail: boolean }) {
 function MoreButton() {
   const palette = usePalette();
   const pathname = usePathname();
+  const open = useOpenInvitations();
   const [isOpen, setOpen] = useState(false);
   const isHere = MORE.some((place) => isAt(pathname, place));
   const colour = isHere ? palette.accent : palette.dim;
@@ -123,12 +152,14 @@ function MoreButton() {
               <Link
                 key={place.path}
                 href={place.path}
+                aria-label={withCount(place.name, place.path === INVITATIONS ? open : 0)}
                 aria-current={isAt(pathname, place) ? 'page' : undefined}
                 onPress={() => setOpen(false)}
                 style={StyleSheet.flatten([styles.moreItem, { borderColor: palette.hairline }])}
               >
                 <Icon name={place.icon} size={22} color={palette.accent} />
-                <Text>{place.name}</Text>
+                <Text style={styles.moreName}>{place.name}</Text>
+                {place.path === INVITATIONS && <Count n={open} />}
               </Link>
             ))}
           </View>
@@ -185,7 +216,17 @@ const styles = StyleSheet.create({
     justifyContent: 'center',
     marginHorizontal: 4,
   },
+  corner: { position: 'absolute', top: 2, right: 12 },
+  count: {
+    minWidth: 18,
+    height: 18,
+    borderRadius: 9,
+    paddingHorizontal: 4,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
   more: { gap: 6, width: 'min(80vw, 320px)' } as object,
+  moreName: { flex: 1 },
   moreItem: {
     display: 'flex',
     flexDirection: 'row',

@@ -3,12 +3,14 @@ import type { ReactNode } from 'react';
 import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useMessages } from '@/data/messages';
-import { KeysDialog } from '@/features/keys/KeysDialog';
+import { KeysLater } from '@/features/keys/later';
 import { keepForOffline } from '@/data/offline';
 import { useDueFeeds } from '@/data/queries';
+import { useMailExchange } from '@/data/invitations';
 import { useOffersOver } from '@/data/people';
 import { usePublishing } from '@/data/sharing';
 import { useTroubles } from '@/data/useTroubles';
+import { TellBar } from '@/features/invitations/TellBar';
 import { OpenedTask } from '@/features/tasks/OpenedTask';
 import { StandingBar } from '@/features/tasks/StandingBar';
 import { SelectionBar } from '@/features/selecting/SelectionBar';
@@ -35,6 +37,7 @@ export function Shell({ children }: { children: ReactNode }) {
   useTroubles();
   usePublishing();
   useOffersOver();
+  useMailExchange();
   const { complain } = useMessages();
   useEffect(() => {
     keepForOffline().catch((error: Error) =>
@@ -58,13 +61,14 @@ export function Shell({ children }: { children: ReactNode }) {
         <Notices />
         <ReminderBar />
         <StandingBar />
+        <TellBar />
         {children}
         <SelectionBar />
         <OpenedTask />
         <MessageBar />
       </View>
       {!isWide && !isSmall && <Navigation isRail={false} />}
-      {isHelpOpen && <KeysDialog onClose={closeHelp} />}
+      {isHelpOpen && <KeysLater onClose={closeHelp} />}
     </View>
   );
 }

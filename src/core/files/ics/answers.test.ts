@@ -114,7 +114,12 @@ test('an answer to one date is that date’s alone', () => {
 
 test('a proposal of another time is told of, and moves nothing', () => {
   const proposal = reply({ ...ida, method: 'COUNTER' });
-  expect(() => contentsOf(proposal)).toThrow('“Lens order” proposes another time');
+  const { events, skipped, proposals } = contentsOf(proposal);
+  expect(events).toEqual([]);
+  expect(skipped.map(({ what }) => what)).toEqual([
+    '“Lens order” proposes another time: open it under Invitations to look at that',
+  ]);
+  expect(proposals.map(({ draft }) => draft.uid)).toEqual(['meeting']);
 });
 
 test('answers end in the same state in whatever order they come, and however often', () => {

@@ -8,7 +8,7 @@ import type { AnswerDraft } from './answers';
 import type { Problem } from './jcal';
 import { parseComponent, property, textValue } from './jcal';
 import type { EventDraft } from './readEvent';
-import { changedDateFrom, readEvent, recurrenceOf } from './readEvent';
+import { changedDateFrom, epochOf, readEvent, recurrenceOf } from './readEvent';
 import type { TaskDraft } from './readTask';
 import { readTask } from './readTask';
 import { dateKeyFor } from './readTimes';
@@ -35,6 +35,12 @@ export interface FileContents {
   tasks: TaskDraft[];
   /** What was answered to events of one's own: it changes those, and is no event itself. */
   answers: AnswerDraft[];
+  /** Other times that somebody proposes (COUNTER), or that were turned down (DECLINECOUNTER). */
+  proposals: AnswerDraft[];
+  /** What a file of a message between people wants (METHOD, RFC 5546); empty for a plain calendar. */
+  method: string;
+  /** When each entry of such a message was written (DTSTAMP), epoch ms. */
+  stamps: Map<EventDraft, EpochMs>;
   /** UIDs of entries that this app wrote: what these leave out is not there. */
   ownUids: ReadonlySet<string>;
   /** Names of the calendars that entries say they are of, by UID: tables have such a column. */
@@ -110,7 +116,6 @@ class Reader {
   readonly contents: FileContents;
   private isOwnFile = false;
   /** What the file is about, where it is a message (METHOD, RFC 5546 §1.4). */
-  private method = '';
   private readonly zones: FileZones;
   private readonly entries: ReadEntry[] = [];
 
@@ -125,6 +130,9 @@ class Reader {
       looseDates: [],
       tasks: [],
       answers: [],
+      proposals: [],
+      method: '',
+      stamps: new Map(),
       ownUids: new Set(),
       calendarNames: new Map(),
       otherComponents: [],
@@ -138,7 +146,7 @@ class Reader {
   readHeader(calendar: RawComponent): void {
     const { jcal, bad } = parseComponent({ ...calendar, children: [] });
     this.isOwnFile ||= textValue(jcal, 'prodid').startsWith(OWN_PRODUCT);
-    this.method ||= textValue(jcal, 'method').toUpperCase();
+    this.contents.method ||= textValue(jcal, 'method').toUpperCase();
     this.contents.name ||= unescapeText(textValue(jcal, 'x-wr-calname')) || textValue(jcal, 'name');
     this.contents.properties.push(...jcal[1].filter(([name]) => !FILE_PROPERTIES.has(name)));
     for (const { line } of bad) this.leaveOut(line, 'a line of the calendar can’t be read');
@@ -220,6 +228,8 @@ class Reader {
       const checked: EventDraft = checkRecord('event', draft);
       if (note) this.contents.notes.push(`Line ${component.line}: ${named}: ${note}.`);
       const recurrenceId = recurrence ? property(parsed.jcal, 'recurrence-id') : undefined;
+      if (this.contents.method)
+        this.contents.stamps.set(checked, epochOf(parsed.jcal, 'dtstamp') ?? checked.updated);
       this.entries.push({ line: component.line, recurrenceId, uid, draft: checked, recurrence });
     } catch (error) {
       if (!isReadError(error)) throw error;
@@ -232,18 +242,20 @@ class Reader {
       this.contents.answers.push({ draft, time: recurrence?.time ?? null });
   }
 
-  private leaveOutProposals(): void {
-    for (const { line, draft } of this.entries)
+  private takeProposals(): void {
+    for (const { line, draft, recurrence } of this.entries) {
+      this.contents.proposals.push({ draft, time: recurrence?.time ?? null });
       this.leaveOut(
         line,
-        `${quotedTitle(draft)} proposes another time, which is not taken in here`,
+        `${quotedTitle(draft)} proposes another time: open it under Invitations to look at that`,
       );
+    }
   }
 
   /** Puts changed dates into their series; of several entries with one UID the latest revision counts. */
   private group(): void {
-    if (this.method === 'REPLY') return this.takeAnswers();
-    if (PROPOSALS.has(this.method)) return this.leaveOutProposals();
+    if (this.contents.method === 'REPLY') return this.takeAnswers();
+    if (PROPOSALS.has(this.contents.method)) return this.takeProposals();
     const series = new Map<string, ReadEntry>();
     for (const entry of this.entries) {
       if (entry.recurrence) continue;
@@ -261,8 +273,14 @@ class Reader {
     for (const entry of series.values()) this.contents.events.push(entry.draft);
     if (this.isOwnFile) this.contents.ownUids = new Set(series.keys());
     for (const entry of changed) {
-      if (!series.has(entry.uid)) this.contents.looseDates.push(looseDate(entry, this.isOwnFile));
+      if (!series.has(entry.uid)) this.addLoose(looseDate(entry, this.isOwnFile), entry);
     }
+  }
+
+  private addLoose(date: LooseDate, { draft }: ReadEntry): void {
+    this.contents.looseDates.push(date);
+    const stamp = this.contents.stamps.get(draft);
+    if (stamp !== undefined) this.contents.stamps.set(date.draft, stamp);
   }
 
   private addChange(whole: ReadEntry, entry: ReadEntry): void {
@@ -309,8 +327,8 @@ export function* readCalendarFile(
   for (const calendar of calendars) reader.readHeader(calendar);
   yield* reader.read();
   const { contents } = reader;
-  const { events, looseDates, tasks } = contents;
-  const nothing = !events.length && !looseDates.length && !tasks.length && !contents.answers.length;
+  const { events, looseDates, tasks, answers, proposals } = contents;
+  const nothing = [events, looseDates, tasks, answers, proposals].every((all) => !all.length);
   const [first] = contents.skipped;
   if (nothing && first) {
     throw new FileError(`Nothing in this file can be read. Line ${first.line}: ${first.what}`);

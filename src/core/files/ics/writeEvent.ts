@@ -49,7 +49,7 @@ export function timeProperty(
 }
 
 /** The time that the name of a series' date stands for, in the kind and zone of the series' start. */
-function timeOfKey(start: EventTime, key: string): EventTime {
+export function timeOfKey(start: EventTime, key: string): EventTime {
   return start.kind === 'date' ? { kind: 'date', date: key } : { ...start, local: key };
 }
 

@@ -37,6 +37,8 @@ export interface CalendarFile {
   mail?: string;
   /** Contents (base64) of the attached files that go inside, by id; others stay behind. */
   contents?: ReadonlyMap<string, string>;
+  /** What the message that it goes out in wants (METHOD, RFC 5546 §3.2); none for a plain calendar. */
+  method?: string;
   /** When it is written, epoch ms. */
   now: EpochMs;
 }
@@ -88,6 +90,7 @@ export function writeCalendarFile(file: CalendarFile): string {
     'VERSION:2.0',
     `PRODID:${OWN_PRODUCT}Calendar 1//EN`,
     'CALSCALE:GREGORIAN',
+    ...(file.method ? [`METHOD:${file.method}`] : []),
     ...(file.name ? [foldLine(`X-WR-CALNAME:${escapeText(file.name)}`)] : []),
     ...file.passthrough.flatMap(({ properties }) => properties.map(propertyLine)),
   ];

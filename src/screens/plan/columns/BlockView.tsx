@@ -9,6 +9,7 @@ import { titleOf } from '@/core/model/titleOf';
 import { Mark } from '@/ui/Mark';
 import { useBarColours } from '@/features/bars/barColours';
 import { barName } from '@/features/bars/barName';
+import { Tally } from '@/features/bars/Tally';
 import { useBarState } from '@/features/bars/barState';
 import { barStyle, startEdge } from '@/features/bars/barStyle';
 import { EventIcon } from '@/features/bars/EventIcon';
@@ -77,6 +78,7 @@ export const BlockView = memo(function BlockView(props: Props) {
           <div className={titleClass}>
             <Mark mark={calendar.mark} colour={isSolid ? colours.onSolid : colours.edge} size={9} />{' '}
             <EventIcon icon={o.icon} />
+            <Tally occurrence={o} />
             {titleOf(o)}
           </div>
           {height >= TWO_LINES && (

@@ -20,6 +20,7 @@ import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { pageAddress } from '@/data/pages';
 import { useCategories, useEvent } from '@/data/queries';
+import { GuestNewsLater } from '@/features/invitations/guestNewsLater';
 import { JoinButton } from '@/features/rooms/JoinButton';
 import { FilesPart } from '@/features/event/FilesPart';
 import { CategoryDot } from '@/ui/CategoryDot';
@@ -167,6 +168,9 @@ export function Details(props: Props) {
             )
             .join(', ')}
         </Line>
+      )}
+      {event && !isFollowed && event.attendees.length > 0 && (
+        <GuestNewsLater event={event} preferences={preferences} />
       )}
       {place !== '' && <Line icon="map-marker-outline">{place}</Line>}
       {o.room !== '' && (

@@ -10,6 +10,7 @@ import type { InkColours } from '@/ui/theme/palette';
 import { useBarColours } from '@/features/bars/barColours';
 import { barStyle, startEdge } from '@/features/bars/barStyle';
 import { barName } from '@/features/bars/barName';
+import { Tally } from '@/features/bars/Tally';
 import { useBarState } from '@/features/bars/barState';
 import { EventIcon } from '@/features/bars/EventIcon';
 import { pressable } from '@/features/bars/pressable';
@@ -110,6 +111,7 @@ export const BarView = memoPlaced(function BarView(props: Props) {
       <Mark mark={calendar.mark} />
       <div className="sheet-label" style={label}>
         <EventIcon icon={o.icon} />
+        <Tally occurrence={o} />
         {titleOf(o)}
         {second && (
           <div

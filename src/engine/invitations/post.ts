@@ -1,0 +1,14 @@
+/** A mail on its way, whole (RFC 5322). */
+export interface Posted {
+  id: string;
+  mime: string;
+}
+
+/** The post of an office: takes mails, and has those that came. Each throws where nobody answers. */
+export interface Post {
+  /** `now` is the page's clock, epoch ms. Who sends a mail twice could not know that it was taken. */
+  send(mail: Posted, now: number): Promise<void>;
+  /** What came by now and was not taken yet. */
+  fetch(now: number): Promise<Posted[]>;
+  take(id: string): Promise<void>;
+}

@@ -1,0 +1,157 @@
+import type { Occurrence } from '@/core/agenda/occurrence';
+import { isBooked } from '@/core/agenda/occurrence';
+import { nextStarts } from '@/core/recurrence/walk';
+import { keyOfWall, seriesOf } from '@/core/editing/series/dates';
+import type { Saying } from '@/core/editing/sayMove';
+import { wallOnClock } from '@/core/editing/times';
+import { partOf } from '@/core/invitations/invited';
+import type { Difference } from '@/core/invitations/say';
+import { differences, sayRepeats, sayTheirTimes, sayTimes } from '@/core/invitations/say';
+import { standingOf } from '@/core/invitations/standing';
+import type { Answer, Attendee } from '@/core/model/attendees';
+import { wallOf, zoneOf } from '@/core/model/common';
+import { isSeries, isWholeDay } from '@/core/model/event';
+import type { Mail, MailParty } from '@/core/model/mail';
+import { titleOf } from '@/core/model/titleOf';
+import { DAY, dayOfWall, minuteOfDay } from '@/core/time/civil';
+import type { DayNumber, EpochMs } from '@/core/time/units';
+import { sayDay, sayMinute, SHORT_DAY } from '@/core/time/words';
+import { instantOf, utcWall } from '@/core/time/zones';
+import type { Asked } from '../queries/asked';
+import { askedOf, eventOfUid, meIn, messagesOf } from './correspondence';
+
+/** Something that somebody else asks the person to, as its card shows it. */
+export interface InvitationRow {
+  uid: string;
+  /** The event on the person's own calendar. */
+  eventId: string | null;
+  title: string;
+  from: MailParty;
+  state: 'open' | 'answered' | 'cancelled';
+  answer: Answer;
+  /** What the person wrote with the answer. */
+  line: string;
+  when: string;
+  /** By the clock of whoever asks, where that is another. */
+  theirs: string;
+  repeats: string;
+  place: string;
+  notes: string;
+  guests: Attendee[];
+  /** What is otherwise since the version before. */
+  changes: Difference[];
+  /** Dates that were called off, in words. */
+  off: string[];
+  /** The time that the person proposed and that is not settled; empty for none. */
+  proposed: string;
+  /** The coming dates of a series, to answer one alone. */
+  dates: { key: string; said: string; answer: Answer }[];
+  /** When it is, to look at the day around it. */
+  day: DayNumber;
+  start: EpochMs;
+  end: EpochMs;
+  isWholeDay: boolean;
+  /** The rest of its day, and which of it is at the same time. */
+  around: { id: string; title: string; when: string; isClash: boolean }[];
+}
+
+/** Dates of a series that a card offers to answer alone. */
+const DATES = 6;
+
+/** The mails of invitations that came, by their events. */
+function byUid(mails: readonly Mail[]): Map<string, Mail[]> {
+  const all = new Map<string, Mail[]>();
+  for (const mail of mails) {
+    const same = all.get(mail.uid);
+    if (same) same.push(mail);
+    else all.set(mail.uid, [mail]);
+  }
+  return all;
+}
+
+/** What others ask the person to, the next first; what is over or let go of is not among it. */
+export function invitationRows(asked: Asked, saying: Saying, now: EpochMs): InvitationRow[] {
+  const rows = [...byUid(asked.records.all('mail'))].flatMap(
+    ([uid, mails]) => rowOf(asked, { uid, mails, saying, now }) ?? [],
+  );
+  return rows.sort((a, b) => a.start - b.start || (a.uid < b.uid ? -1 : 1));
+}
+
+function rowOf(
+  { records, index }: Asked,
+  { uid, mails, saying, now }: { uid: string; mails: Mail[]; saying: Saying; now: EpochMs },
+): InvitationRow | null {
+  const came = mails.filter(({ isOut }) => !isOut);
+  const standing = standingOf(askedOf(came, uid));
+  if (!standing || came.every(({ isDone }) => isDone)) return null;
+  const me = meIn(records);
+  const event = eventOfUid(records, uid);
+  const { draft, before, isCancelled } = standing;
+  const shown = event ?? draft;
+  const coming = nextStarts(
+    seriesOf({ ...draft, id: 'draft', calendarId: 'draft' }),
+    utcWall(now) - DAY,
+    DATES,
+  );
+  const zone = zoneOf(draft.start);
+  const start = instantOf(wallOf(draft.start), zone, saying.clock);
+  const end = instantOf(wallOf(draft.end), zoneOf(draft.end), saying.clock);
+  const isOver = isSeries(draft) ? coming.length === 0 : end <= now;
+  if (isOver) return null;
+  const mine = event && partOf(event, me.address);
+  const answer = mine?.answer ?? 'none';
+  const counter = mails
+    .filter(({ isOut, method, isDone }) => isOut && method === 'counter' && !isDone)
+    .at(-1);
+  const proposal = counter && messagesOf(counter)[0]?.draft;
+  const day = dayOfWall(wallOnClock(draft.start, saying.clock));
+  const others = index
+    .query({ fromDay: day, toDay: day + 1, zone: saying.clock }, null)
+    .occurrences.filter((o) => o.eventId !== event?.id);
+  const isClash = (o: Occurrence) => isBooked(o) && o.startMs < end && o.endMs > start;
+  const isWritten = answer !== 'none';
+  return {
+    uid,
+    eventId: event && event.removedAt === undefined ? event.id : null,
+    title: titleOf(shown),
+    from: { name: draft.organizer?.name ?? '', address: draft.organizer?.address ?? '' },
+    state: isCancelled ? 'cancelled' : isWritten ? 'answered' : 'open',
+    answer,
+    line: mine?.line ?? '',
+    when: sayTimes(draft, saying),
+    theirs: sayTheirTimes(draft, saying),
+    repeats: sayRepeats(draft, saying),
+    place: draft.place,
+    notes: draft.notes,
+    guests: draft.attendees,
+    changes: before && !isCancelled ? differences(before, draft, saying) : [],
+    off: standing.cancelledDates.map((key) => sayKey(key, saying)),
+    proposed: proposal ? sayTimes(proposal, saying) : '',
+    dates: isSeries(draft)
+      ? coming.map((wall) => {
+          const key = keyOfWall(draft, wall);
+          const own = event?.changedDates[key]?.attendees;
+          const part = own && partOf({ attendees: own }, me.address);
+          return { key, said: sayKey(key, saying), answer: part?.answer ?? answer };
+        })
+      : [],
+    day,
+    start,
+    end,
+    isWholeDay: isWholeDay(draft),
+    around: others.map((o) => ({
+      id: o.id,
+      title: titleOf(o),
+      when: sayTimesOf(o, saying),
+      isClash: !isWholeDay(draft) && isClash(o),
+    })),
+  };
+}
+
+const sayKey = (key: string, { wording }: Saying) =>
+  sayDay(Math.floor(Date.parse(`${key.slice(0, 10)}T00:00:00Z`) / DAY), wording, SHORT_DAY);
+
+function sayTimesOf({ start, end, wholeDay }: Occurrence, { wording }: Saying): string {
+  const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
+  return wholeDay ? 'whole day' : `${at(start)} – ${at(end)}`;
+}

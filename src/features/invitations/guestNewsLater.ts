@@ -1,0 +1,5 @@
+import { later } from '@/ui/later';
+
+export const GuestNewsLater = later(() =>
+  import('./GuestNewsPart').then(({ GuestNewsPart }) => GuestNewsPart),
+);

@@ -1,0 +1,3 @@
+import { later } from '@/ui/later';
+
+export const KeysLater = later(() => import('./KeysDialog').then(({ KeysDialog }) => KeysDialog));
