@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { bar, expect, openDemo, panel, see, test, typeLine } from './fixtures';
+import { bar, enterLine, expect, openDemo, panel, see, test, typeLine } from './fixtures';
 
 /**
  * A view, and how it is reached from where the walk stands. Of what opens in front of a page only
@@ -334,6 +334,30 @@ walk(
         await page.getByRole('button', { name: 'Share…' }).click();
         await page.getByRole('button', { name: 'Share it' }).click();
         await expect(page.getByRole('list', { name: 'Shared already' })).toBeVisible();
+      },
+      PANEL,
+    ],
+    [
+      'invitations',
+      async (page) => {
+        await page.goto('/invitations');
+        await page.getByRole('button', { name: 'Let them invite you' }).click();
+        await page.getByRole('button', { name: /^Single dates/ }).click();
+        await page
+          .getByRole('button', { name: /^That day/ })
+          .first()
+          .click();
+        await page.clock.fastForward('10:30');
+        await expect(page.getByRole('group', { name: 'What changed' })).toBeVisible();
+      },
+    ],
+    [
+      'whom to tell',
+      async (page) => {
+        await page.goto('/');
+        await enterLine(page, 'Glass review Thu 13:00 with Ida and Mei');
+        await page.getByRole('button', { name: 'Send…' }).click();
+        await expect(panel(page, /^Send “Glass review/)).toBeVisible();
       },
       PANEL,
     ],

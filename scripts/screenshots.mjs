@@ -49,12 +49,6 @@ async function change(page) {
   await page.getByText(/would change\.$/).waitFor();
 }
 
-async function preview(page) {
-  await page.goto(`${URL}/import`);
-  await page.getByLabel('Calendar file').setInputFiles(path.join(ROOT, 'demo', 'ferry-office.ics'));
-  await page.getByRole('button', { name: /^Bring in/ }).waitFor();
-}
-
 async function line(page, text) {
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByRole('dialog').getByRole('textbox', { name: 'What, when, where' }).fill(text);
@@ -96,6 +90,15 @@ async function openings(page) {
   await page.getByRole('list', { name: 'Openings' }).getByRole('listitem').first().waitFor();
 }
 
+async function invitations(page) {
+  await page.goto(`${URL}/invitations`);
+  await page.getByRole('button', { name: 'Let them invite you' }).click();
+  await page.getByRole('heading', { name: 'Cash count' }).waitFor();
+  await page.clock.fastForward('10:30');
+  await page.getByRole('group', { name: 'What changed' }).waitFor();
+  await page.getByRole('button', { name: 'Close message' }).click();
+}
+
 /** The sheet over another span, in another form. */
 const seen = (span, form) => async (page) => {
   await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
@@ -132,7 +135,7 @@ const PICTURES = [
       await page.getByRole('heading', { name: /^Now, / }).waitFor();
     },
   },
-  { name: 'import-wide', size: 'wide', open: preview },
+  { name: 'invitations-wide', size: 'wide', open: invitations },
   { name: 'tasks-wide', size: 'wide', open: tasks },
   { name: 'calendars-wide', size: 'wide', open: (page) => page.goto(`${URL}/calendars`) },
 ];

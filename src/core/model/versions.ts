@@ -3,7 +3,7 @@ import { remindersOfAlarms } from './alarmsOfOld';
 import { taskOfOld } from './tasksOfOld';
 
 /** The version that everything stored is written in; each step in MIGRATIONS leads one version up. */
-export const SCHEMA_VERSION = 5;
+export const SCHEMA_VERSION = 6;
 
 export type Data = Record<string, unknown>;
 
@@ -18,4 +18,6 @@ export const MIGRATIONS: MigrationSteps = {
   2: (kind, data) => (kind === 'task' ? taskOfOld(data) : data),
   3: (kind, data) => (kind === 'event' ? { ...data, room: '' } : data),
   4: (kind, data) => (kind === 'event' ? guestsOfOld(data) : data),
+  // Mails are kept, and events say whether they were answered: what was there says nothing of that.
+  5: (_, data) => data,
 };

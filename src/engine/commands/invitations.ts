@@ -201,7 +201,7 @@ export const remindSilent: Planner<{ uid: string; line: string }> = (
 ) => {
   const me = sender(records);
   const event = knownEvent(records, uid);
-  const silent = silentOf(event, me.address);
+  const silent = silentOf(records, event);
   if (!silent.length) return null;
   const told = outgoing(event, event.organizer ?? { ...me });
   return {

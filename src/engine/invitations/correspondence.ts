@@ -43,6 +43,10 @@ export const askedOf = (mails: readonly Mail[], uid: string): InviteMessage[] =>
     .flatMap(messagesOf)
     .filter((message) => message.uid === uid);
 
+/** Other times that guests propose and that are not settled. */
+export const openProposals = (mails: readonly Mail[]): Mail[] =>
+  mails.filter(({ isOut, method, isDone }) => !isOut && method === 'counter' && !isDone);
+
 /** Whether a mail calls the whole off for everybody: it leaves nothing to know. */
 const isEnd = ({ isOut, method, dateKey, told }: Mail) =>
   isOut && method === 'cancel' && dateKey === null && !told;

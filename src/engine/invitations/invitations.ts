@@ -16,7 +16,7 @@ import { readMail } from '../messages/readMail';
 import type { Asked } from '../queries/asked';
 import type { SendMessage } from '../reminders/outbox';
 import type { Repository } from '../repository';
-import { eventOfUid, mailsOf, meIn, messagesOf, toldOf } from './correspondence';
+import { eventOfUid, mailsOf, messagesOf, openProposals, toldOf } from './correspondence';
 import { silentOf, untoldOf } from './outgoing';
 import type { Post } from './post';
 import type { InvitationRow } from './rows';
@@ -149,11 +149,9 @@ export class Invitations {
           ...{ id, isOut, at, from, to, subject, line, isSent },
         }))
         .reverse(),
-      proposals: mails
-        .filter(({ isOut, method, isDone }) => !isOut && method === 'counter' && !isDone)
-        .flatMap((mail) => this.proposalOf(mail, manner.saying) ?? []),
+      proposals: openProposals(mails).flatMap((mail) => this.proposalOf(mail, manner.saying) ?? []),
       silent: isTold
-        ? silentOf(event, meIn(records).address).map(({ name, address }) => ({ name, address }))
+        ? silentOf(records, event).map(({ name, address }) => ({ name, address }))
         : [],
       untold: this.untoldRow(event.uid, manner),
     };

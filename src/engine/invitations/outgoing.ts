@@ -1,4 +1,5 @@
-import type { MailMethod, MailParty , Mail } from '@/core/model/mail';
+import { isSameAddress } from '@/core/invitations/party';
+import type { MailMethod, MailParty, Mail } from '@/core/model/mail';
 import type { Attendee } from '@/core/model/attendees';
 import type { CalendarEvent } from '@/core/model/event';
 import type { Telling } from '@/core/invitations/telling';
@@ -8,7 +9,15 @@ import { writeMessage } from '@/core/invitations/write';
 import type { EpochMs } from '@/core/time/units';
 import type { Edit } from '../change';
 import type { Records } from '../commands/plan';
-import { eventOfUid, isMine, leastSequence, mailsOf, meIn, toldOf } from './correspondence';
+import {
+  eventOfUid,
+  isMine,
+  openProposals,
+  leastSequence,
+  mailsOf,
+  meIn,
+  toldOf,
+} from './correspondence';
 
 export interface Letter {
   method: MailMethod;
@@ -123,6 +132,11 @@ export function tellingMails(
   });
 }
 
-/** Guests who were told and have not answered. */
-export const silentOf = (event: CalendarEvent, me: string): Attendee[] =>
-  guestsToTell(event, me).filter(({ answer }) => answer === 'none');
+/** Guests who have not answered, and proposed nothing that is not settled. */
+export function silentOf(records: Records, event: CalendarEvent): Attendee[] {
+  const proposing = openProposals(mailsOf(records, event.uid)).map(({ from }) => from.address);
+  return guestsToTell(event, meIn(records).address).filter(
+    ({ answer, address }) =>
+      answer === 'none' && !proposing.some((one) => isSameAddress(one, address)),
+  );
+}

@@ -157,6 +157,8 @@ export function GuestsPart(props: Props) {
         value={typed}
         onChangeText={setTyped}
         onSubmitEditing={addTyped}
+        // The next guest is typed at once.
+        blurOnSubmit={false}
       />
       {(offered.length > 0 || isAddress) && (
         <View role="group" aria-label="Guests found" style={styles.found}>

@@ -18,7 +18,7 @@ import { selection, useSelection } from '@/data/selection';
 import { useStepsToTry } from '@/data/stepsToTry';
 import type { BulkPreview } from '@/engine/bulk/bulk';
 import { isReady } from '@/features/steps/newStep';
-import { PreviewCard } from '@/features/steps/PreviewCard';
+import { PreviewLater } from '@/features/steps/later';
 import { StepsCard } from '@/features/steps/StepsCard';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Card } from '@/ui/Card';
@@ -207,7 +207,7 @@ export function ChangeScreen() {
     </View>
   );
   const side = asked && preview && !error && (
-    <PreviewCard preview={preview} leftOut={request.leftOut} onLeaveOut={request.leaveOut} />
+    <PreviewLater preview={preview} leftOut={request.leftOut} onLeaveOut={request.leaveOut} />
   );
   return (
     <Page title={`Change ${count(ids.size, 'event')}`} isBroad>

@@ -9,7 +9,7 @@ import { usePreferences } from '@/data/preferences';
 import { useCalendars, useCategories } from '@/data/queries';
 import { useTaskPreview } from '@/data/tasks';
 import { isReady } from '@/features/steps/newStep';
-import { PreviewCard } from '@/features/steps/PreviewCard';
+import { PreviewLater } from '@/features/steps/later';
 import { StepsCard } from '@/features/steps/StepsCard';
 import { Dialog } from '@/ui/Dialog';
 
@@ -71,7 +71,7 @@ export function ChangeTasksDialog({ ids, onClose }: Props) {
           </HelperText>
         )}
         {ready.length > 0 && preview && !error && (
-          <PreviewCard preview={preview} leftOut={leftOut} onLeaveOut={leaveOut} />
+          <PreviewLater preview={preview} leftOut={leftOut} onLeaveOut={leaveOut} />
         )}
       </View>
     </Dialog>
