@@ -90,6 +90,14 @@ test('a calendar is shared at each level, read in another browser, changed and e
   expect(feed).toContain('SUMMARY:Harbour board visit');
   expect(feed).not.toMatch(/Secret/);
 
+  // More of it is let be seen, at the same address; seen first in the preview.
+  await dialog(page).getByRole('radio', { name: 'Titles' }).click();
+  await dialog(page)
+    .getByRole('button', { name: 'Let Whoever has the address see: Titles' })
+    .click();
+  await expect(message(page, 'Changed what is seen of Clients')).toBeVisible();
+  expect(await read(booked, 'Harbour board visit')).not.toMatch(/Secret/);
+
   // What is changed is there soon after; what is ended is gone at once.
   await page.keyboard.press('Escape');
   await enterLine(page, 'Lantern fair tomorrow 15:00-16:00 in Clients');

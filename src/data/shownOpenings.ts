@@ -25,8 +25,15 @@ const NONE: readonly { from: number; to: number }[] = [];
 /** The bands of a day. */
 export const useBandsOn = (day: DayNumber) => shown.use((all) => all?.bands.get(day) ?? NONE);
 
-/** Puts openings on the sheet: those that are clear for all, or where there are none the best. */
-export function showOpenings(runs: readonly OpeningRun[], names: string, clock: string): void {
+/**
+ * Puts openings on the sheet: those that are clear for all, or where there are none the best. Answers
+ * with the first day (day number) that has one; null for none.
+ */
+export function showOpenings(
+  runs: readonly OpeningRun[],
+  names: string,
+  clock: string,
+): DayNumber | null {
   const least = Math.min(...runs.map(({ weight }) => weight));
   const bands = new Map<DayNumber, { from: number; to: number }[]>();
   for (const { day, first, end, weight } of runs) {
@@ -37,4 +44,5 @@ export function showOpenings(runs: readonly OpeningRun[], names: string, clock: 
     bands.set(day, [...(bands.get(day) ?? []), band]);
   }
   shown.put({ names, isClear: least === 0, bands });
+  return bands.size ? Math.min(...bands.keys()) : null;
 }

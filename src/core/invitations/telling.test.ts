@@ -107,3 +107,9 @@ test('what is one’s own does not go out', () => {
   expect(out.passthrough).toBeUndefined();
   expect(out.changedDates).toEqual({ [KEY]: { notes: 'for all' } });
 });
+
+test('an answer is wanted of every guest', () => {
+  expect(meeting().attendees.map(({ parameters }) => parameters?.['rsvp'])).toEqual([
+    ...['TRUE', 'TRUE'],
+  ]);
+});

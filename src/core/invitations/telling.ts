@@ -14,6 +14,12 @@ export interface Telling {
   why: 'new' | 'changed' | 'off' | 'date changed' | 'date off' | 'left out';
 }
 
+/** A guest of whom an answer is wanted (RSVP, RFC 5545 §3.2.17). */
+const askedToAnswer = (one: Attendee): Attendee => ({
+  ...one,
+  parameters: { ...one.parameters, rsvp: 'TRUE' },
+});
+
 /** What of an event others are told; what is the person's own (reminders, way, ink, points) stays. */
 export function outgoing(event: CalendarEvent, organizer: Organizer): CalendarEvent {
   const { id, uid, calendarId, start, end, rule, clockDays, created, updated, revision } = event;
@@ -28,7 +34,7 @@ export function outgoing(event: CalendarEvent, organizer: Organizer): CalendarEv
       importance: event.importance,
       availability: event.availability === 'free' ? 'free' : 'busy',
       visibility: event.visibility,
-      attendees: event.attendees,
+      attendees: event.attendees.map(askedToAnswer),
       extraDates: event.extraDates,
       skippedDates: event.skippedDates,
       changedDates: Object.fromEntries(

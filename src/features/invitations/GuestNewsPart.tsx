@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
@@ -116,6 +117,7 @@ function HistoryLine({ mail, preferences }: { mail: MailRow; preferences: Prefer
 /** How it stands with an event's guests: what they do not know, what they propose, who is silent, what was written. */
 export function GuestNewsPart({ event, preferences }: Props) {
   const act = useDo();
+  const router = useRouter();
   const news = useGuestNews(event.id);
   const [asked, setAsked] = useState<UntoldRow | null>(null);
   if (!news) return null;
@@ -126,6 +128,17 @@ export function GuestNewsPart({ event, preferences }: Props) {
       {proposals.map((row) => (
         <Proposal key={row.mailId} event={event} row={row} />
       ))}
+      {event.invited && (
+        <Button
+          compact
+          mode="outlined"
+          icon="calendar-account-outline"
+          style={styles.start}
+          onPress={() => router.navigate('/invitations')}
+        >
+          {event.invited === 'unanswered' ? 'Answer it' : 'Answer otherwise'}
+        </Button>
+      )}
       {untold && (
         <Button
           compact

@@ -1,4 +1,3 @@
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator, Button, Text } from 'react-native-paper';
@@ -11,6 +10,7 @@ import { count, joinWords, sayLength } from '@/core/time/words';
 import { useWallNow } from '@/data/now';
 import { useOpenings, usePeople } from '@/data/people';
 import { usePreferences } from '@/data/preferences';
+import { useAskSheet } from '@/data/asked';
 import { showOpenings } from '@/data/shownOpenings';
 import type { Guest } from '@/engine/people/people';
 import { Check } from '@/ui/Check';
@@ -61,7 +61,7 @@ const BEST = 3;
 export function OpeningsDialog(props: Props) {
   const { eventId = null, take, onTake, onClose } = props;
   const palette = usePalette();
-  const router = useRouter();
+  const askSheet = useAskSheet();
   const { clock, wording, firstWeekday, settings } = usePreferences();
   const people = usePeople();
   const today = dayOfWall(useWallNow(clock));
@@ -147,9 +147,9 @@ export function OpeningsDialog(props: Props) {
             <Button
               disabled={!runs.length}
               onPress={() => {
-                showOpenings(runs, joinWords(invited.map(shortName)), clock);
+                const day = showOpenings(runs, joinWords(invited.map(shortName)), clock);
                 onClose();
-                router.navigate('/');
+                askSheet({ kind: 'view', fields: {}, day });
               }}
             >
               On the sheet

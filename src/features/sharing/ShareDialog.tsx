@@ -109,7 +109,7 @@ export function ShareDialog({ of, name, onClose }: Props) {
         {shares.length > 0 && (
           <View role="list" aria-label="Shared already">
             {shares.map((share) => (
-              <ShareLine key={share.id} share={share} />
+              <ShareLine key={share.id} share={share} wanted={level} />
             ))}
           </View>
         )}

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
-import type { Share } from '@/core/model/share';
+import type { Share, ShareLevel } from '@/core/model/share';
 import { dayOfWall } from '@/core/time/civil';
 import { sayDay } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
@@ -12,8 +12,15 @@ import { shareAddress, useShareStanding, useSharing } from '@/data/sharing';
 import { usePalette } from '@/ui/theme/theme';
 import { LEVEL_WORDS } from './levels';
 
+interface Props {
+  share: Share;
+  hasName?: boolean;
+  /** What could be seen of it instead. */
+  wanted?: ShareLevel;
+}
+
 /** Something that is shared: with whom, how much, until when; its address, and the end of it. */
-export function ShareLine({ share, hasName = false }: { share: Share; hasName?: boolean }) {
+export function ShareLine({ share, hasName = false, wanted = share.level }: Props) {
   const palette = usePalette();
   const { clock, wording } = usePreferences();
   const people = usePeople();
@@ -51,6 +58,15 @@ export function ShareLine({ share, hasName = false }: { share: Share; hasName?: 
           </Text>
         )}
       </View>
+      {wanted !== share.level && (
+        <Button
+          compact
+          accessibilityLabel={`Let ${who} see: ${LEVEL_WORDS[wanted][0]}`}
+          onPress={() => void sharing.change(share, { level: wanted })}
+        >
+          {`Change to “${LEVEL_WORDS[wanted][0]}”`}
+        </Button>
+      )}
       <Button
         compact
         accessibilityLabel={`Look at it as ${who} does`}
