@@ -164,6 +164,16 @@ test(
     await expect(rope).toContainText('Thu 26 Nov, 09:00 – 10:00');
     await expect(page.getByRole('link', { name: 'Invitations: 1 to answer' })).toBeVisible();
 
+    // Chosen where calendars are imported, it says what it is.
+    await page.goto('/import');
+    await page.getByLabel('Calendar file').setInputFiles({
+      name: 'again.ics',
+      mimeType: 'text/calendar',
+      buffer: invitation({ sequence: 1 }),
+    });
+    await page.getByRole('button', { name: 'Take it in as an invitation' }).click();
+    await expect(message(page, /^This message about .* came before/)).toBeVisible();
+
     await open(invitation({ sequence: 0, at: '110000' }));
     await expect(message(page, /^A later word on “Rope/)).toBeVisible();
     await open(invitation({ from: 'mallory', sequence: 5, at: '120000' }));

@@ -33,6 +33,9 @@ const METHODS: Readonly<Record<string, MailMethod>> = {
   DECLINECOUNTER: 'declineCounter',
 };
 
+/** Whether a file with a METHOD is a message between people, and no calendar. */
+export const isBetweenPeople = (method: string): boolean => Object.hasOwn(METHODS, method);
+
 /** How a method is spelt in a file. */
 export const methodName = (method: MailMethod): string => method.toUpperCase();
 

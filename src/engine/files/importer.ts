@@ -8,6 +8,7 @@ import type { TableReading } from '@/core/files/csv/rows';
 import { readRows } from '@/core/files/csv/rows';
 import type { Table } from '@/core/files/csv/table';
 import { readTable } from '@/core/files/csv/table';
+import { isBetweenPeople } from '@/core/invitations/messages';
 import { mergeContents } from '@/core/files/ics/mergeContents';
 import { decodeText } from '@/core/files/ics/decode';
 import type { Problem } from '@/core/files/ics/jcal';
@@ -69,6 +70,8 @@ export interface ImportPreview {
   problems: number;
   notes: string[];
   odd: Odd;
+  /** Whether it is an invitation or an answer, which can be taken in as such. */
+  isInvitation: boolean;
 }
 
 /** A table file, opened but not read yet. */
@@ -336,5 +339,6 @@ function describe(
     skipped: contents.skipped.slice(0, PROBLEMS),
     problems: contents.skipped.length,
     notes: [...contents.notes, ...plan.notes],
+    isInvitation: isBetweenPeople(contents.method),
   };
 }

@@ -17,11 +17,13 @@ export const mailsOf = (records: Records, uid: string): Mail[] =>
     .filter((mail) => mail.uid === uid)
     .sort((a, b) => a.at - b.at);
 
+/** Calendars that are followed: what lies on them is nobody's to answer. */
+export const followedIds = (records: Records): ReadonlySet<string> =>
+  new Set(records.all('calendar').flatMap(({ id, kind }) => (kind === 'followed' ? [id] : [])));
+
 /** The event of a UID on a calendar of the person's own, also one that was removed. */
 export function eventOfUid(records: Records, uid: string): CalendarEvent | undefined {
-  const followed = new Set(
-    records.all('calendar').flatMap((c) => (c.kind === 'followed' ? [c.id] : [])),
-  );
+  const followed = followedIds(records);
   const same = records
     .all('event')
     .filter((event) => event.uid === uid && !followed.has(event.calendarId));

@@ -10,6 +10,7 @@ import { differences, sayRepeats, sayTheirTimes, sayTimes } from '@/core/invitat
 import { standingOf } from '@/core/invitations/standing';
 import type { Answer, Attendee } from '@/core/model/attendees';
 import { wallOf, zoneOf } from '@/core/model/common';
+import type { CalendarEvent } from '@/core/model/event';
 import { isSeries, isWholeDay } from '@/core/model/event';
 import type { Mail, MailParty } from '@/core/model/mail';
 import { titleOf } from '@/core/model/titleOf';
@@ -18,7 +19,8 @@ import type { DayNumber, EpochMs } from '@/core/time/units';
 import { sayDay, sayMinute, SHORT_DAY } from '@/core/time/words';
 import { instantOf, utcWall } from '@/core/time/zones';
 import type { Asked } from '../queries/asked';
-import { askedOf, eventOfUid, meIn, messagesOf } from './correspondence';
+import type { Records } from '../commands/plan';
+import { askedOf, followedIds, meIn, messagesOf } from './correspondence';
 
 /** Something that somebody else asks the person to, as its card shows it. */
 export interface InvitationRow {
@@ -69,23 +71,48 @@ function byUid(mails: readonly Mail[]): Map<string, Mail[]> {
   return all;
 }
 
+/** The person's own events of some UIDs, found in one pass; of several the one that was not removed. */
+function eventsOf(
+  records: Records,
+  uids: ReadonlyMap<string, unknown>,
+): Map<string, CalendarEvent> {
+  const found = new Map<string, CalendarEvent>();
+  if (!uids.size) return found;
+  const followed = followedIds(records);
+  for (const event of records.all('event')) {
+    if (!uids.has(event.uid) || followed.has(event.calendarId)) continue;
+    const known = found.get(event.uid);
+    if (!known || known.removedAt !== undefined) found.set(event.uid, event);
+  }
+  return found;
+}
+
 /** What others ask the person to, the next first; what is over or let go of is not among it. */
 export function invitationRows(asked: Asked, saying: Saying, now: EpochMs): InvitationRow[] {
-  const rows = [...byUid(asked.records.all('mail'))].flatMap(
-    ([uid, mails]) => rowOf(asked, { uid, mails, saying, now }) ?? [],
+  const came = byUid(asked.records.all('mail'));
+  const events = eventsOf(asked.records, came);
+  const rows = [...came].flatMap(
+    ([uid, mails]) => rowOf(asked, { uid, mails, event: events.get(uid), saying, now }) ?? [],
   );
   return rows.sort((a, b) => a.start - b.start || (a.uid < b.uid ? -1 : 1));
 }
 
+interface Knowing {
+  uid: string;
+  mails: Mail[];
+  event: CalendarEvent | undefined;
+  saying: Saying;
+  now: EpochMs;
+}
+
 function rowOf(
   { records, index }: Asked,
-  { uid, mails, saying, now }: { uid: string; mails: Mail[]; saying: Saying; now: EpochMs },
+  { uid, mails, event, saying, now }: Knowing,
 ): InvitationRow | null {
   const came = mails.filter(({ isOut }) => !isOut);
   const standing = standingOf(askedOf(came, uid));
   if (!standing || came.every(({ isDone }) => isDone)) return null;
   const me = meIn(records);
-  const event = eventOfUid(records, uid);
   const { draft, before, isCancelled } = standing;
   const shown = event ?? draft;
   const coming = nextStarts(

@@ -20,6 +20,7 @@ import { Page } from '@/ui/Page';
 import { ToggleChip } from '@/ui/ToggleChip';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
+import { AsInvitation } from './AsInvitation';
 import { ColumnsStep } from './ColumnsStep';
 import { Preview } from './Preview';
 import type { OpenTable } from './useImport';
@@ -190,6 +191,7 @@ export function ImportScreen() {
       )}
       {(state.step === 'preview' || state.step === 'keeping') && (
         <>
+          {state.invitation && <AsInvitation file={state.invitation} />}
           <Target
             preview={state.preview}
             isBusy={state.step === 'keeping'}

@@ -16,7 +16,13 @@ export type ImportState =
   | { step: 'choose'; problem: string | null }
   | { step: 'reading'; fileName: string; progress: ImportProgress | null }
   | { step: 'columns'; look: TableLook; chosen: TableChoice | null }
-  | { step: 'preview' | 'keeping'; preview: ImportPreview; table: OpenTable | null }
+  | {
+      step: 'preview' | 'keeping';
+      preview: ImportPreview;
+      table: OpenTable | null;
+      /** The file, where it is an invitation or an answer. */
+      invitation?: File;
+    }
   | { step: 'done'; text: string };
 
 const isTable = ({ name, type }: File) => /\.(csv|tsv)$/i.test(name) || type === 'text/csv';
@@ -66,7 +72,12 @@ export function useImport() {
         }
         const preview = await engine.files.previewImport(files, Date.now(), proxy(onProgress));
         setState((last) =>
-          last.step === 'reading' ? { step: 'preview', preview, table: null } : last,
+          last.step === 'reading'
+            ? {
+                ...{ step: 'preview', preview, table: null },
+                ...(preview.isInvitation && { invitation: files[0] }),
+              }
+            : last,
         );
       } catch (error) {
         const problem = `${fileName}: ${(error as Error).message}`;

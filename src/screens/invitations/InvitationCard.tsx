@@ -153,6 +153,7 @@ export function InvitationCard({ row }: { row: InvitationRow }) {
               {ANSWERS.map(({ answer: given, label, icon }) => (
                 <Button
                   key={given}
+                  compact
                   mode={answer === given ? 'contained' : 'outlined'}
                   icon={icon}
                   accessibilityLabel={`${label}: ${CLASS[given]}`}
@@ -167,12 +168,13 @@ export function InvitationCard({ row }: { row: InvitationRow }) {
                 </Button>
               ))}
               {!row.isWholeDay && (
-                <Button icon="clock-outline" onPress={() => setProposing(true)}>
+                <Button compact icon="clock-outline" onPress={() => setProposing(true)}>
                   Another time…
                 </Button>
               )}
               {row.eventId !== null && (
                 <Button
+                  compact
                   icon="calendar-arrow-right"
                   onPress={() => askSheet({ kind: 'event', id: row.eventId!, uncovers: true })}
                 >

@@ -53,10 +53,15 @@ function Count({ n }: { n: number }) {
 
 const withCount = (name: string, n: number) => (n ? `${name}: ${n} to answer` : undefined);
 
-function PlaceLink({ place, isRail }: { place: Place; isRail: boolean }) {
+interface PlaceProps {
+  place: Place;
+  isRail: boolean;
+  /** How much waits there for the person. */
+  waiting?: number;
+}
+
+function PlaceLink({ place, isRail, waiting = 0 }: PlaceProps) {
   const palette = usePalette();
-  const open = useOpenInvitations();
-  const waiting = place.path === INVITATIONS ? open : 0;
   const pathname = usePathname();
   const isHere = isAt(pathname, place);
   const colour = isHere ? palette.accent : palette.dim;
@@ -173,6 +178,7 @@ function MoreButton() {
 export function Navigation({ isRail }: { isRail: boolean }) {
   const palette = usePalette();
   const { store } = useEngine();
+  const open = useOpenInvitations();
   const edge = { borderColor: palette.hairline, backgroundColor: palette.paper };
   const [plan, today, find, tidy] = PLACES;
   if (!isRail) {
@@ -192,7 +198,12 @@ export function Navigation({ isRail }: { isRail: boolean }) {
     <View role="navigation" aria-label="Main" style={[styles.rail, edge]}>
       <AddButton isRail />
       {PLACES.map((place) => (
-        <PlaceLink key={place.path} place={place} isRail />
+        <PlaceLink
+          key={place.path}
+          place={place}
+          isRail
+          waiting={place.path === INVITATIONS ? open : 0}
+        />
       ))}
       <UndoButton isRail />
       <View style={styles.spring} />
