@@ -278,11 +278,13 @@ test('an event ends the same in whatever order messages about it come, and howev
   );
 });
 
-/** The SEQUENCE in the calendar part of a mail. */
-function sequenceOf(mime: string): number {
+/** The message in the calendar part of a mail. */
+function messageIn(mime: string) {
   const [, encoded = ''] = /text\/calendar[\s\S]*?\r\n\r\n([\s\S]*?)\r\n--/.exec(mime) ?? [];
-  return Number(/SEQUENCE:(\d+)/.exec(Buffer.from(encoded, 'base64').toString())?.[1]);
+  return readMessages(Buffer.from(encoded, 'base64').toString(), NOW)[0]!;
 }
+const sequenceOf = (mime: string) => messageIn(mime).sequence;
+const guestsIn = (mime: string) => messageIn(mime).draft.attendees.map(({ address }) => address);
 
 describe('asking others', () => {
   const own = event('review', { title: 'Glass review', attendees: [guest(ida), guest(tomas)] });
@@ -315,6 +317,16 @@ describe('asking others', () => {
     expect(sent[0]?.mime).toContain('Subject: Invitation: Glass review');
     expect(untold(engine)).toEqual([]);
     expect(engine.queries.event('review')?.organizer).toEqual(robin);
+  });
+
+  test('guests who do not see each other get a mail each, with nobody else in it', async () => {
+    const { engine, sent } = await office([own]);
+    await done(engine, { ...tell, asking: { seesList: false, wantsAnswers: false } });
+    await engine.invitations.sync(MANNER);
+    expect(sent.map(({ mime }) => guestsIn(mime))).toEqual([[ida.address], [tomas.address]]);
+    expect(sent[0]?.mime).not.toContain(tomas.address);
+    expect(engine.invitations.guestNews('review', MANNER)?.silent).toEqual([]);
+    expect(untold(engine)).toEqual([]);
   });
 
   test('nobody can be told; what is changed later is asked about again', async () => {

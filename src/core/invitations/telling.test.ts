@@ -108,8 +108,10 @@ test('what is one’s own does not go out', () => {
   expect(out.changedDates).toEqual({ [KEY]: { notes: 'for all' } });
 });
 
-test('an answer is wanted of every guest', () => {
-  expect(meeting().attendees.map(({ parameters }) => parameters?.['rsvp'])).toEqual([
-    ...['TRUE', 'TRUE'],
-  ]);
+test.each([
+  [undefined, 'TRUE'],
+  [{ seesList: true, wantsAnswers: false }, 'FALSE'],
+])('asked with %j, guests are told that an answer is wanted: %s', (asking, rsvp) => {
+  const { attendees } = meeting(asking && { asking });
+  expect(attendees.map(({ parameters }) => parameters?.['rsvp'])).toEqual([rsvp, rsvp]);
 });

@@ -14,11 +14,17 @@ export interface Telling {
   why: 'new' | 'changed' | 'off' | 'date changed' | 'date off' | 'left out';
 }
 
-/** A guest of whom an answer is wanted (RSVP, RFC 5545 §3.2.17). */
-const askedToAnswer = (one: Attendee): Attendee => ({
-  ...one,
-  parameters: { ...one.parameters, rsvp: 'TRUE' },
-});
+/** How guests of an event are asked. */
+export const askingOf = ({ asking }: Pick<CalendarEvent, 'asking'>) =>
+  asking ?? { seesList: true, wantsAnswers: true };
+
+/** A guest of whom an answer is wanted or not (RSVP, RFC 5545 §3.2.17). */
+const askedToAnswer =
+  (isWanted: boolean) =>
+  (one: Attendee): Attendee => ({
+    ...one,
+    parameters: { ...one.parameters, rsvp: isWanted ? 'TRUE' : 'FALSE' },
+  });
 
 /** What of an event others are told; what is the person's own (reminders, way, ink, points) stays. */
 export function outgoing(event: CalendarEvent, organizer: Organizer): CalendarEvent {
@@ -34,7 +40,8 @@ export function outgoing(event: CalendarEvent, organizer: Organizer): CalendarEv
       importance: event.importance,
       availability: event.availability === 'free' ? 'free' : 'busy',
       visibility: event.visibility,
-      attendees: event.attendees.map(askedToAnswer),
+      attendees: event.attendees.map(askedToAnswer(askingOf(event).wantsAnswers)),
+      ...(event.asking && { asking: event.asking }),
       extraDates: event.extraDates,
       skippedDates: event.skippedDates,
       changedDates: Object.fromEntries(

@@ -152,6 +152,8 @@ export const EVENT_FIELDS = {
   /** SEQUENCE (RFC 5545 §3.8.7.4) */
   revision: field(z.number().int().min(0), { initial: () => 0 }),
   removedAt: field(instant.optional()),
+  /** How guests are asked: whether they see each other, and whether an answer is wanted; both where it says nothing. */
+  asking: field(z.object({ seesList: z.boolean(), wantsAnswers: z.boolean() }).optional()),
   /** Where somebody else asks to it: whether the person has answered. */
   invited: field(z.enum(['unanswered', 'answered']).optional()),
   /** The task that it is a block of time for. */

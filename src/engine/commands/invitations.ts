@@ -153,10 +153,15 @@ interface Tell {
   line: string;
   /** Addresses of those who are told; null for everybody, none for nobody. */
   only: readonly string[] | null;
+  /** How guests are asked from now on; as before where it is not said. */
+  asking?: CalendarEvent['asking'];
 }
 
 /** The edits that tell guests of an event what they do not know, and settle that they were told. */
-function toldEdits({ records, now, newId }: Situation, { uid, line, only }: Tell): Edit[] | null {
+function toldEdits(
+  { records, now, newId }: Situation,
+  { uid, line, only, asking }: Tell,
+): Edit[] | null {
   const isNobody = only !== null && only.length === 0;
   const me = isNobody ? meIn(records) : sender(records);
   const before = eventOfUid(records, uid);
@@ -167,9 +172,10 @@ function toldEdits({ records, now, newId }: Situation, { uid, line, only }: Tell
   let { event } = untold;
   if (before && !untold.isGone && !isNobody) {
     const attendees = askedAnew(before, told);
-    const after = { ...before, attendees, organizer: before.organizer ?? { ...me } };
+    const organizer = before.organizer ?? { ...me };
+    const after = { ...before, attendees, organizer, ...(asking && { asking }) };
     edits.push({ type: 'event', before, after });
-    event = { ...event, attendees };
+    event = outgoing(after, organizer);
   }
   const mails = tellingMails({ ...untold, event }, { me, line, only, now, newId });
   // One that says how things stand is enough where nobody is told.

@@ -4,6 +4,7 @@ import { readMessages } from '@/core/invitations/messages';
 import { writeMail } from '@/core/invitations/mime';
 import { mailWords, sayTimes } from '@/core/invitations/say';
 import type { Telling } from '@/core/invitations/telling';
+import { askingOf } from '@/core/invitations/telling';
 import type { Saying } from '@/core/editing/sayMove';
 import type { Mail, MailParty } from '@/core/model/mail';
 import { titleOf } from '@/core/model/titleOf';
@@ -53,6 +54,8 @@ export interface UntoldRow {
   /** Each once. */
   to: MailParty[];
   why: Telling['why'];
+  /** How they are asked. */
+  asking: { seesList: boolean; wantsAnswers: boolean };
 }
 
 /** A mail as an event's history has it. */
@@ -132,6 +135,7 @@ export class Invitations {
       when: sayTimes(event, saying),
       to: [...new Map(to.map(({ name, address }) => [address, { name, address }])).values()],
       why,
+      asking: askingOf(event),
     };
   }
 

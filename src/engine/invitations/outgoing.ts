@@ -3,7 +3,7 @@ import type { MailMethod, MailParty, Mail } from '@/core/model/mail';
 import type { Attendee } from '@/core/model/attendees';
 import type { CalendarEvent } from '@/core/model/event';
 import type { Telling } from '@/core/invitations/telling';
-import { guestsToTell, outgoing, partiesOf, tellings } from '@/core/invitations/telling';
+import { askingOf, guestsToTell, outgoing, partiesOf, tellings } from '@/core/invitations/telling';
 import { tellingSubject } from '@/core/invitations/say';
 import { writeMessage } from '@/core/invitations/write';
 import type { EpochMs } from '@/core/time/units';
@@ -115,25 +115,31 @@ export function tellingMails(
     newId(): string;
   },
 ): Edit[] {
-  return all.map((telling) => {
+  return all.flatMap((telling) => {
     const isOff = telling.why === 'off';
     const to = telling.to.filter(({ address }) => only === null || only.includes(address));
-    return mailOut(
-      {
-        ...{ method: telling.method, event, key: telling.key, line },
-        ...(!isOff && { told: event }),
-        to: partiesOf(to),
-        subject: tellingSubject(event, telling),
-        ...(telling.method === 'cancel' && telling.key === null && { attendees: to }),
-        sequence: Math.max(least, event.revision + (isOff ? 1 : 0)),
-      },
-      { from: me, now, id: newId() },
+    // Who is not to see the others gets a mail of their own, with nobody else in it.
+    const letters = askingOf(event).seesList || !to.length ? [to] : to.map((one) => [one]);
+    return letters.map((parties) =>
+      mailOut(
+        {
+          ...{ method: telling.method, event, key: telling.key, line },
+          ...(!isOff && { told: event }),
+          to: partiesOf(parties),
+          ...(letters.length > 1 && { attendees: parties }),
+          subject: tellingSubject(event, telling),
+          ...(telling.method === 'cancel' && telling.key === null && { attendees: parties }),
+          sequence: Math.max(least, event.revision + (isOff ? 1 : 0)),
+        },
+        { from: me, now, id: newId() },
+      ),
     );
   });
 }
 
 /** Guests who have not answered, and proposed nothing that is not settled. */
 export function silentOf(records: Records, event: CalendarEvent): Attendee[] {
+  if (!askingOf(event).wantsAnswers) return [];
   const proposing = openProposals(mailsOf(records, event.uid)).map(({ from }) => from.address);
   return guestsToTell(event, meIn(records).address).filter(
     ({ answer, address }) =>

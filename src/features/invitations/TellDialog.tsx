@@ -17,6 +17,7 @@ export function TellDialog({ row, onClose }: { row: UntoldRow; onClose(): void }
   const { settings } = usePreferences();
   const [me, setMe] = useState(settings.me);
   const [line, setLine] = useState('');
+  const [asking, setAsking] = useState(row.asking);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const to = row.to.filter(({ address }) => !left.has(address));
 
@@ -27,7 +28,8 @@ export function TellDialog({ row, onClose }: { row: UntoldRow; onClose(): void }
       if (!(await act({ kind: 'setSettings', before: settings, fields: { me }, label }))) return;
     }
     const only = to.map(({ address }) => address);
-    if (await act({ kind: 'tellGuests', uid: row.uid, line: line.trim(), only })) onClose();
+    const tell = { kind: 'tellGuests', uid: row.uid, line: line.trim(), only, asking } as const;
+    if (await act(tell)) onClose();
   }
 
   return (
@@ -66,6 +68,18 @@ export function TellDialog({ row, onClose }: { row: UntoldRow; onClose(): void }
           ))}
         </View>
         <TextField label="A line of your own" value={line} multiline onChangeText={setLine} />
+        <View>
+          <Check
+            label="Guests see who else is asked"
+            isOn={asking.seesList}
+            onChange={(seesList) => setAsking({ ...asking, seesList })}
+          />
+          <Check
+            label="An answer is wanted"
+            isOn={asking.wantsAnswers}
+            onChange={(wantsAnswers) => setAsking({ ...asking, wantsAnswers })}
+          />
+        </View>
         {!isReachable(settings.me) && <MeFields me={me} onChange={setMe} />}
       </View>
     </Dialog>
