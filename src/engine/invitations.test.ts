@@ -303,6 +303,7 @@ describe('asking others', () => {
     });
     return engine.invitations.open(fileOf(calendarText, 'answer.ics'), NOW + at);
   };
+  const LATER = { start: zoned('2026-11-25T10:00:00'), end: zoned('2026-11-25T11:00:00') };
   const answers = (engine: Engine) =>
     engine.queries.event('review')!.attendees.map(({ answer }) => answer);
 
@@ -327,6 +328,21 @@ describe('asking others', () => {
     expect(sent[0]?.mime).not.toContain(tomas.address);
     expect(engine.invitations.guestNews('review', MANNER)?.silent).toEqual([]);
     expect(untold(engine)).toEqual([]);
+    // Nor do they when another time is taken, or when one alone is left to be told.
+    await reply(engine, ida, { method: 'counter', fields: LATER });
+    const [proposal] = engine.invitations.guestNews('review', MANNER)!.proposals;
+    await done(engine, { kind: 'takeProposal', mailId: proposal!.mailId });
+    const before = engine.queries.event('review')!;
+    await done(engine, {
+      kind: 'editEvent',
+      before,
+      after: revised(before, { place: 'Hall' }, NOW),
+    });
+    await done(engine, { ...tell, only: [tomas.address] });
+    await engine.invitations.sync(MANNER);
+    expect(sent.slice(2).map(({ mime }) => guestsIn(mime))).toEqual([
+      ...[[ida.address], [tomas.address], [tomas.address]],
+    ]);
   });
 
   test('nobody can be told; what is changed later is asked about again', async () => {
@@ -417,8 +433,6 @@ describe('asking others', () => {
     expect(problems).toEqual([expect.stringContaining('is asked no more')]);
     expect(answers(engine)).toEqual(['none', 'none']);
   });
-
-  const LATER = { start: zoned('2026-11-25T10:00:00'), end: zoned('2026-11-25T11:00:00') };
 
   test('a proposed time is taken, and all are told', async () => {
     const { engine, sent } = await office([own]);

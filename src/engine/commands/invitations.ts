@@ -19,7 +19,14 @@ import { DEFAULT_SETTINGS } from '@/core/model/others';
 import { quotedTitle } from '@/core/model/titleOf';
 import type { Edit } from '../change';
 import { eventOfUid, mailsOf, meIn, messagesOf, toldOf } from '../invitations/correspondence';
-import { askedAnew, mailOut, silentOf, tellingMails, untoldOf } from '../invitations/outgoing';
+import {
+  askedAnew,
+  mailOut,
+  mailsTo,
+  silentOf,
+  tellingMails,
+  untoldOf,
+} from '../invitations/outgoing';
 import type { Planner, Records, Situation } from './plan';
 
 /** The person as mails name them. @throws RangeError where no address is known. */
@@ -213,16 +220,14 @@ export const remindSilent: Planner<{ uid: string; line: string }> = (
   return {
     label: `Asked ${sayWhom(partiesOf(silent))} once more about ${quotedTitle(event)}`,
     about: event.id,
-    edits: [
-      mailOut(
-        {
-          ...{ method: 'request', event: told, key: null, line, told },
-          to: partiesOf(silent),
-          subject: `Once more: ${tellingSubject(event, { why: 'new' })}`,
-        },
-        { from: me, now, id: newId() },
-      ),
-    ],
+    edits: mailsTo(
+      silent,
+      {
+        ...{ method: 'request', event: told, key: null, line, told },
+        subject: `Once more: ${tellingSubject(event, { why: 'new' })}`,
+      },
+      { from: me, now, newId },
+    ),
   };
 };
 
@@ -268,13 +273,13 @@ export const takeProposal: Planner<{ mailId: string }> = (situation, { mailId })
     edits: [
       { type: 'event', before: event, after },
       { type: 'mail', before: mail, after: { ...mail, isDone: true } },
-      mailOut(
+      ...mailsTo(
+        guestsToTell(after, me.address),
         {
           ...{ method: 'request', event: shown, key, line: '', told: shown },
-          to: partiesOf(guestsToTell(after, me.address)),
           subject: tellingSubject(event, { why: key === null ? 'changed' : 'date changed' }),
         },
-        { from: me, now, id: newId() },
+        { from: me, now, newId },
       ),
     ],
   };

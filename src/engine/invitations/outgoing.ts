@@ -61,6 +61,19 @@ export function mailOut(
   return { type: 'mail', before: null, after: mail };
 }
 
+/** A letter to guests: one for all, or, where they do not see each other, one for each with nobody else in it. */
+export function mailsTo(
+  guests: readonly Attendee[],
+  letter: Omit<Letter, 'to'>,
+  { from, now, newId }: { from: MailParty; now: EpochMs; newId(): string },
+): Edit[] {
+  const write = (to: readonly Attendee[], more: Partial<Letter> = {}) =>
+    mailOut({ ...letter, to: partiesOf(to), ...more }, { from, now, id: newId() });
+  return askingOf(letter.event).seesList || !guests.length
+    ? [write(guests)]
+    : guests.map((one) => write([one], { attendees: [one] }));
+}
+
 /** What is to be told of an event, and how others may see it. */
 export interface Untold {
   event: CalendarEvent;
@@ -118,21 +131,17 @@ export function tellingMails(
   return all.flatMap((telling) => {
     const isOff = telling.why === 'off';
     const to = telling.to.filter(({ address }) => only === null || only.includes(address));
-    // Who is not to see the others gets a mail of their own, with nobody else in it.
-    const letters = askingOf(event).seesList || !to.length ? [to] : to.map((one) => [one]);
-    return letters.map((parties) =>
-      mailOut(
-        {
-          ...{ method: telling.method, event, key: telling.key, line },
-          ...(!isOff && { told: event }),
-          to: partiesOf(parties),
-          ...(letters.length > 1 && { attendees: parties }),
-          subject: tellingSubject(event, telling),
-          ...(telling.method === 'cancel' && telling.key === null && { attendees: parties }),
-          sequence: Math.max(least, event.revision + (isOff ? 1 : 0)),
-        },
-        { from: me, now, id: newId() },
-      ),
+    const isLeft = telling.method === 'cancel' && telling.key === null;
+    return mailsTo(
+      to,
+      {
+        ...{ method: telling.method, event, key: telling.key, line },
+        ...(!isOff && { told: event }),
+        subject: tellingSubject(event, telling),
+        ...(isLeft && { attendees: to }),
+        sequence: Math.max(least, event.revision + (isOff ? 1 : 0)),
+      },
+      { from: me, now, newId },
     );
   });
 }
