@@ -79,26 +79,6 @@ test('Back closes what is open, the last opened first, on every screen', async (
   await expect(page).toHaveURL(/settings$/);
 });
 
-test(
-  'what was just said stays through a step back to the sheet, and can be undone there',
-  { tag: '@phone' },
-  async ({ page, context }) => {
-    await context.grantPermissions(['clipboard-write']);
-    await openDemo(page);
-    await page.keyboard.press('PageDown');
-    await expect(page).toHaveURL(/on=2026-12-01/);
-    await page.goBack();
-    await goTo(page, 'Today');
-    await page.getByRole('button', { name: 'Start a call now' }).click();
-    await expect(message(page, /^The call begins now/)).toBeVisible();
-    await page.goBack();
-    await expect(bar(page, 'Call')).toBeVisible();
-    await page.getByRole('button', { name: 'Undo', exact: true }).click();
-    await expect(message(page, /^Undone: /)).toBeVisible();
-    await expect(bar(page, 'Call')).toBeHidden();
-  },
-);
-
 test('what is added where it can’t be seen is told, and shown by one press', async ({ page }) => {
   await openDemo(page);
   await toggleCalendar(page, 'Clients');
