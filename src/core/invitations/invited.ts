@@ -4,20 +4,14 @@ import type { CalendarEvent } from '../model/event';
 import { newEvent } from '../model/event';
 import type { EventField } from '../model/eventFields';
 import type { EpochMs } from '../time/units';
+import { SAID } from './fields';
 import { isSameAddress } from './party';
 import type { Standing } from './standing';
 
 /** The fields that are the organizer's to say; all others are the guest's own. */
 const INVITED = [
-  'start',
-  'end',
+  ...SAID,
   'clockDays',
-  'title',
-  'place',
-  'notes',
-  'link',
-  'room',
-  'importance',
   'rule',
   'extraDates',
   'skippedDates',

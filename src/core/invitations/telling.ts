@@ -3,6 +3,7 @@ import type { CalendarEvent, ChangedDate } from '../model/event';
 import { isSeries, newEvent } from '../model/event';
 import type { EventField } from '../model/eventFields';
 import type { MailMethod, MailParty } from '../model/mail';
+import { SAID } from './fields';
 import { isSameAddress } from './party';
 
 /** Something that guests have not been told of: whom, what, and of which date (null: the whole). */
@@ -55,14 +56,7 @@ export function outgoing(event: CalendarEvent, organizer: Organizer): CalendarEv
 }
 
 const TOLD_OF_DATE = [
-  'start',
-  'end',
-  'title',
-  'place',
-  'notes',
-  'link',
-  'room',
-  'importance',
+  ...SAID,
   'attendees',
   'andLater',
   'revision',
@@ -75,15 +69,8 @@ const outgoingDate = (date: ChangedDate): ChangedDate =>
 
 /** The fields of which a difference is told of: not who answered, nor when it was written down. */
 const ESSENCE = [
-  'start',
-  'end',
+  ...SAID,
   'clockDays',
-  'title',
-  'place',
-  'notes',
-  'link',
-  'room',
-  'importance',
   'visibility',
   'rule',
   'extraDates',
