@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { writeMail } from '@/core/invitations/mime';
 import { revised } from '@/core/model/event';
 import { readMessages } from '@/core/invitations/messages';
-import { calendar, done, event, fileOf, NOW, zoned } from './testing/opened';
+import { calendar, done, fileOf, NOW, zoned } from './testing/opened';
 
 import type { Said } from './testing/office';
 import { robin, ida, tomas, MANNER, office, text, open, events, asked } from './testing/office';
