@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { bar, enterLine, expect, openDemo, panel, see, test, typeLine } from './fixtures';
+import { bar, expect, openDemo, panel, see, test, typeLine } from './fixtures';
 
 /**
  * A view, and how it is reached from where the walk stands. Of what opens in front of a page only
@@ -34,7 +34,7 @@ async function faultsOf(page: Page, part?: string, rules?: string[]): Promise<st
 }
 
 /** Looks at one view after the other on one page: whole in the light, for its contrasts in the dark. */
-function walk(what: string, views: View[], tag: '@phone' | '@wide' | [] = []): void {
+function walk(what: string, tag: '@phone' | '@wide', views: View[]): void {
   test(`axe finds nothing in ${what}`, { tag }, async ({ page }) => {
     test.setTimeout(240_000);
     await openDemo(page);
@@ -56,11 +56,25 @@ function walk(what: string, views: View[], tag: '@phone' | '@wide' | [] = []): v
   });
 }
 
-walk('the plan and its panels', [
-  ['the plan', async () => {}],
+const PLAN: View = ['the plan', async () => {}];
+
+/** The sheet in one of its forms. */
+const inForm = (name: string, group: string, choice: string, form: string): View => [
+  name,
+  async (page) => {
+    await see(page, { span: [group, choice], form });
+    await expect(page.getByRole('button', { name: /24 November|Freight/ }).first()).toBeVisible();
+  },
+];
+
+walk('the plan and its panels', '@phone', [
+  PLAN,
+  inForm('the grid', 'How long', 'Month', 'Grid'),
+  inForm('the agenda', 'How long', 'Week', 'Agenda'),
   [
     'details',
     async (page) => {
+      await see(page, { form: 'Rows' });
       await bar(page, 'Osaka call: lens order').click();
       await expect(panel(page, 'Osaka call: lens order').getByText('Small office')).toBeVisible();
     },
@@ -132,22 +146,13 @@ walk('the plan and its panels', [
   ],
 ]);
 
-walk('the forms and how they are chosen', [
-  ...(
-    [
-      ['columns', ['How long', 'Week'], 'Columns'],
-      ['the grid', ['How long', 'Month'], 'Grid'],
-      ['the year', ['How long', 'Year'], 'Year'],
-      ['the agenda', ['How long', 'Week'], 'Agenda'],
-      ['the table', ['How long', 'Month'], 'Table'],
-    ] as const
-  ).map(([name, [group, choice], form]): View => [
-    name,
-    async (page) => {
-      await see(page, { span: [group, choice], form });
-      await expect(page.getByRole('button', { name: /24 November|Freight/ }).first()).toBeVisible();
-    },
-  ]),
+walk('the forms and how they are chosen', '@wide', [
+  PLAN,
+  inForm('columns', 'How long', 'Week', 'Columns'),
+  inForm('the grid', 'How long', 'Month', 'Grid'),
+  inForm('the year', 'How long', 'Year', 'Year'),
+  inForm('the agenda', 'How long', 'Week', 'Agenda'),
+  inForm('the table', 'How long', 'Month', 'Table'),
   [
     'how the sheet is seen',
     async (page) => {
@@ -186,198 +191,198 @@ const at = (path: string, ready: (page: Page) => ReturnType<Page['getByText']>) 
   };
 };
 
-walk(
-  'the other screens',
+walk('the other screens', '@phone', [
+  ['the small window', at('/small', (page) => page.getByText(/^Next: Quarter ledger review/))],
+  ['tidy', at('/tidy', (page) => page.getByRole('list', { name: 'Dates in the way' }))],
+  ['today', at('/today', (page) => page.getByRole('list', { name: 'Today’s events' }))],
+  ['calendars', at('/calendars', (page) => page.getByText('Workshop').first())],
   [
-    ['the small window', at('/small', (page) => page.getByText(/^Next: Quarter ledger review/))],
-    ['tidy', at('/tidy', (page) => page.getByRole('list', { name: 'Dates in the way' }))],
-    ['today', at('/today', (page) => page.getByRole('list', { name: 'Today’s events' }))],
-    ['calendars', at('/calendars', (page) => page.getByText('Workshop').first())],
-    [
-      'the form of a calendar',
-      async (page) => {
-        await page.getByRole('button', { name: 'New calendar' }).click();
-        await panel(page, 'New calendar')
-          .getByRole('button', { name: 'What new events begin with' })
-          .click();
-        await expect(page.getByRole('radio', { name: '90 min' })).toBeVisible();
-      },
-      PANEL,
-    ],
-    ['import', at('/import', (page) => page.getByRole('button', { name: 'Choose files' }))],
-    ['removed', at('/removed', (page) => page.getByText('Nothing is here.'))],
-    ['outbox', at('/sent', (page) => page.getByText('Nothing yet.'))],
-    ['settings', at('/settings', (page) => page.getByRole('heading', { name: 'Time' }))],
+    'the form of a calendar',
+    async (page) => {
+      await page.getByRole('button', { name: 'New calendar' }).click();
+      await panel(page, 'New calendar')
+        .getByRole('button', { name: 'What new events begin with' })
+        .click();
+      await expect(page.getByRole('radio', { name: '90 min' })).toBeVisible();
+    },
+    PANEL,
   ],
-  '@phone',
-);
+  ['import', at('/import', (page) => page.getByRole('button', { name: 'Choose files' }))],
+  ['removed', at('/removed', (page) => page.getByText('Nothing is here.'))],
+  ['outbox', at('/sent', (page) => page.getByText('Nothing yet.'))],
+  ['settings', at('/settings', (page) => page.getByRole('heading', { name: 'Time' }))],
+  ['help', at('/help', (page) => page.getByRole('heading', { name: 'Add an event' }))],
+  ['printing', at('/print', (page) => page.getByRole('img', { name: /^Page 1 of/ }))],
+]);
 
-walk(
-  'finding, changing, tidying and tasks',
+walk('finding, changing, tidying and tasks', '@wide', [
   [
-    [
-      'findings',
-      at('/tidy?check=doubles', (page) => page.getByRole('list', { name: 'Found: Doubles' })),
-    ],
-    [
-      'doubles beside each other',
-      async (page) => {
-        await page.getByRole('button', { name: 'Join', exact: true }).first().click();
-        await expect(panel(page, /^Join/).getByRole('group').first()).toBeVisible();
-      },
-      PANEL,
-    ],
-    [
-      'find',
-      async (page) => {
-        await page.goto('/find');
-        await page.getByRole('textbox', { name: 'Find', exact: true }).fill('lamp');
-        await expect(page.getByRole('region', { name: 'Suggestions' })).toBeVisible();
-        await page.getByRole('button', { name: /^Select all/ }).click();
-        await expect(page.getByRole('region', { name: 'Selection' })).toContainText('selected');
-      },
-    ],
-    [
-      'changing many',
-      async (page) => {
-        await page.getByRole('button', { name: 'Change…' }).click();
-        await panel(page, 'Change').getByRole('button', { name: 'Move by days' }).click();
-        await expect(page.getByText(/would change\.$/)).toBeVisible();
-      },
-    ],
-    ['tasks', at('/tasks', (page) => page.getByRole('listitem', { name: 'Order shellac' }))],
-    [
-      'a task',
-      async (page) => {
-        await page.getByRole('button', { name: /^Write the survey findings,/ }).click();
-        await expect(panel(page, 'Write the survey findings')).toBeVisible();
-      },
-      PANEL,
-    ],
-    [
-      'time for tasks',
-      async (page) => {
-        await page.keyboard.press('Escape');
-        await page.getByRole('button', { name: 'Find time' }).click();
-        await expect(panel(page, 'Find time').getByRole('listitem').first()).toBeVisible();
-      },
-      PANEL,
-    ],
-    [
-      'an event’s page',
-      at('/event?of=single-1', (page) => page.getByRole('heading', { name: 'Before we go' })),
-    ],
-    [
-      'quiet mode',
-      async (page) => {
-        await page.getByRole('button', { name: 'Quiet mode' }).click();
-        await expect(panel(page, 'Pilot station survey').getByRole('timer')).toBeVisible();
-      },
-      PANEL,
-    ],
-    [
-      'a message',
-      async (page) => {
-        await page.goto('/message');
-        await page.getByRole('button', { name: 'An answer' }).click();
-        await expect(page.getByRole('note', { name: 'Not sure' })).toBeVisible();
-      },
-    ],
+    'findings',
+    at('/tidy?check=doubles', (page) => page.getByRole('list', { name: 'Found: Doubles' })),
   ],
-  '@wide',
-);
+  [
+    'doubles beside each other',
+    async (page) => {
+      await page.getByRole('button', { name: 'Join', exact: true }).first().click();
+      await expect(panel(page, /^Join/).getByRole('group').first()).toBeVisible();
+    },
+    PANEL,
+  ],
+  [
+    'find',
+    async (page) => {
+      await page.goto('/find');
+      await page.getByRole('textbox', { name: 'Find', exact: true }).fill('lamp');
+      await expect(page.getByRole('region', { name: 'Suggestions' })).toBeVisible();
+      await page.getByRole('button', { name: /^Select all/ }).click();
+      await expect(page.getByRole('region', { name: 'Selection' })).toContainText('selected');
+    },
+  ],
+  [
+    'changing many',
+    async (page) => {
+      await page.getByRole('button', { name: 'Change…' }).click();
+      await panel(page, 'Change').getByRole('button', { name: 'Move by days' }).click();
+      await expect(page.getByText(/would change\.$/)).toBeVisible();
+    },
+  ],
+  ['printing', at('/print', (page) => page.getByRole('img', { name: /^Page 1 of/ }))],
+  [
+    'the box of commands',
+    async (page) => {
+      await page.keyboard.press('/');
+      await expect(page.getByRole('option').first()).toBeVisible();
+    },
+    PANEL,
+  ],
+  ['tasks', at('/tasks', (page) => page.getByRole('listitem', { name: 'Order shellac' }))],
+  [
+    'a task',
+    async (page) => {
+      await page.getByRole('button', { name: /^Write the survey findings,/ }).click();
+      await expect(panel(page, 'Write the survey findings')).toBeVisible();
+    },
+    PANEL,
+  ],
+  [
+    'time for tasks',
+    async (page) => {
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: 'Find time' }).click();
+      await expect(panel(page, 'Find time').getByRole('listitem').first()).toBeVisible();
+    },
+    PANEL,
+  ],
+  [
+    'an event’s page',
+    at('/event?of=single-1', (page) => page.getByRole('heading', { name: 'Before we go' })),
+  ],
+  [
+    'quiet mode',
+    async (page) => {
+      await page.getByRole('button', { name: 'Quiet mode' }).click();
+      await expect(panel(page, 'Pilot station survey').getByRole('timer')).toBeVisible();
+    },
+    PANEL,
+  ],
+  [
+    'a message',
+    async (page) => {
+      await page.goto('/message');
+      await page.getByRole('button', { name: 'An answer' }).click();
+      await expect(page.getByRole('note', { name: 'Not sure' })).toBeVisible();
+    },
+  ],
+]);
 
-walk(
-  'people, openings and sharing',
+walk('people, openings and sharing', '@phone', [
+  ['people', at('/people', (page) => page.getByText('clear until 11:00').first())],
   [
-    ['people', at('/people', (page) => page.getByText('clear until 11:00').first())],
-    [
-      'somebody',
-      async (page) => {
-        await page.getByRole('button', { name: /^Ida Solberg/ }).click();
-        await page.getByRole('button', { name: 'Hours, ink and mark' }).click();
-        await expect(
-          panel(page, 'Ida Solberg').getByRole('group', { name: 'Friday' }),
-        ).toBeVisible();
-      },
-      PANEL,
-    ],
-    [
-      'openings',
-      async (page) => {
-        await page.getByRole('button', { name: 'When could all of Partners meet?' }).click();
-        await page.getByRole('button', { name: /^How: / }).click();
-        await page.getByRole('button', { name: 'Offer some of these' }).click();
-        await page
-          .getByRole('button', { name: /^Starts on/ })
-          .first()
-          .click();
-      },
-      PANEL,
-    ],
-    [
-      'an offer',
-      async (page) => {
-        await page.getByRole('button', { name: 'When could all of Partners meet?' }).click();
-        await page.getByRole('button', { name: 'Offer some of these' }).click();
-        await page.getByRole('button', { name: 'The best 3' }).click();
-        await page.getByRole('button', { name: 'Offer 3 times' }).click();
-        await expect(panel(page, 'Offer 3 times')).toBeVisible();
-      },
-      PANEL,
-    ],
-    [
-      'sharing',
-      async (page) => {
-        await page.goto('/calendars');
-        await page.getByRole('button', { name: 'More for Workshop' }).click();
-        await page.getByRole('button', { name: 'Share…' }).click();
-        await page.getByRole('button', { name: 'Share it' }).click();
-        await expect(page.getByRole('list', { name: 'Shared already' })).toBeVisible();
-      },
-      PANEL,
-    ],
-    [
-      'invitations',
-      async (page) => {
-        await page.goto('/invitations');
-        await page.getByRole('button', { name: 'Let them invite you' }).click();
-        await page.getByRole('button', { name: /^Single dates/ }).click();
-        await page
-          .getByRole('button', { name: /^That day/ })
-          .first()
-          .click();
-        await page.clock.fastForward('10:30');
-        await expect(page.getByRole('group', { name: 'What changed' })).toBeVisible();
-      },
-    ],
-    [
-      'whom to tell',
-      async (page) => {
-        await page.goto('/');
-        await enterLine(page, 'Glass review Thu 13:00 with Ida and Mei');
-        await page.getByRole('button', { name: 'Send…' }).click();
-        await expect(panel(page, /^Send “Glass review/)).toBeVisible();
-      },
-      PANEL,
-    ],
-    [
-      'people on the sheet',
-      async (page) => {
-        await page.goto('/');
-        await page.getByRole('button', { name: 'People', exact: true }).click();
-        await page.getByRole('switch', { name: 'Show Ida Solberg' }).click();
-        await expect(page.getByText('Put Ida Solberg’s time on the sheet')).toBeVisible();
-      },
-      PANEL,
-    ],
-    [
-      'somebody’s day',
-      async (page) => {
-        await bar(page, 'Lens fitting').first().click();
-        await expect(panel(page, 'Ida Solberg').getByText('Bench 1')).toBeVisible();
-      },
-    ],
+    'somebody',
+    async (page) => {
+      await page.getByRole('button', { name: /^Ida Solberg/ }).click();
+      await page.getByRole('button', { name: 'Hours, ink and mark' }).click();
+      await expect(panel(page, 'Ida Solberg').getByRole('group', { name: 'Friday' })).toBeVisible();
+    },
+    PANEL,
   ],
-  '@phone',
-);
+  [
+    'openings',
+    async (page) => {
+      await page.getByRole('button', { name: 'When could all of Partners meet?' }).click();
+      await page.getByRole('button', { name: /^How: / }).click();
+      await page.getByRole('button', { name: 'Offer some of these' }).click();
+      await page
+        .getByRole('button', { name: /^Starts on/ })
+        .first()
+        .click();
+    },
+    PANEL,
+  ],
+  [
+    'an offer',
+    async (page) => {
+      await page.getByRole('button', { name: 'When could all of Partners meet?' }).click();
+      await page.getByRole('button', { name: 'Offer some of these' }).click();
+      await page.getByRole('button', { name: 'The best 3' }).click();
+      await page.getByRole('button', { name: 'Offer 3 times' }).click();
+      await expect(panel(page, 'Offer 3 times')).toBeVisible();
+    },
+    PANEL,
+  ],
+  [
+    'sharing',
+    async (page) => {
+      await page.goto('/calendars');
+      await page.getByRole('button', { name: 'More for Workshop' }).click();
+      await page.getByRole('button', { name: 'Share…' }).click();
+      await page.getByRole('button', { name: 'Share it' }).click();
+      await expect(page.getByRole('list', { name: 'Shared already' })).toBeVisible();
+    },
+    PANEL,
+  ],
+  [
+    'invitations',
+    async (page) => {
+      await page.goto('/invitations');
+      await page.getByRole('button', { name: 'Let them invite you' }).click();
+      await page.getByRole('button', { name: /^Single dates/ }).click();
+      await page
+        .getByRole('button', { name: /^That day/ })
+        .first()
+        .click();
+      await page.clock.fastForward('10:30');
+      await expect(page.getByRole('group', { name: 'What changed' })).toBeVisible();
+    },
+  ],
+  [
+    'whom to tell',
+    async (page) => {
+      await openDemo(page);
+      await page.getByRole('button', { name: 'Add', exact: true }).click();
+      await typeLine(page, 'Glass review Thu 13:00 with Ida and Mei');
+      await expect(page.getByRole('checkbox', { name: /as guests$/ })).toBeChecked();
+      await page.keyboard.press('Enter');
+      await page.getByRole('button', { name: 'Send…' }).click();
+      await expect(panel(page, /^Send “Glass review/)).toBeVisible();
+    },
+    PANEL,
+  ],
+  [
+    'people on the sheet',
+    async (page) => {
+      await page.goto('/');
+      await page.getByRole('button', { name: 'People', exact: true }).click();
+      await page.getByRole('switch', { name: 'Show Ida Solberg' }).click();
+      await expect(page.getByText('Put Ida Solberg’s time on the sheet')).toBeVisible();
+    },
+    PANEL,
+  ],
+  [
+    'somebody’s day',
+    async (page) => {
+      await bar(page, 'Lens fitting').first().click();
+      await expect(panel(page, 'Ida Solberg').getByText('Bench 1')).toBeVisible();
+    },
+  ],
+]);

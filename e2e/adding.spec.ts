@@ -13,42 +13,87 @@ import {
   typeLine,
 } from './fixtures';
 
-test('a jotted line becomes an event, part by part', async ({ page }) => {
+test('typed lines', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  const card = panel(page, 'Add an event');
-  await expect(card.getByRole('textbox', { name: 'What, when, where' })).toBeFocused();
-  await typeLine(page, 'Freight call Thu 14:00 for 90 min at Quay 3 in Clients');
-  await expect(
-    card.getByRole('button', { name: /When: Thu,? 26 Nov, 14:00 – 15:30 · 1 h 30 min/ }),
-  ).toBeVisible();
-  await expect(card.getByRole('button', { name: 'Where: Quay 3' })).toBeVisible();
-  await expect(card.getByRole('radio', { name: 'Clients' })).toBeChecked();
-  await expect(card.getByText(/Overlaps “Lens grinding slot”/)).toBeVisible();
-  await page.keyboard.press('Enter');
-  await expect(message(page, 'Added “Freight call”')).toBeVisible();
-  await expect(bar(page, 'Freight call')).toHaveAccessibleName(/14:00 – 15:30, Clients, busy/);
+  await test.step('a jotted line becomes an event, part by part', async () => {
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    const card = panel(page, 'Add an event');
+    await expect(card.getByRole('textbox', { name: 'What, when, where' })).toBeFocused();
+    await typeLine(page, 'Freight call Thu 14:00 for 90 min at Quay 3 in Clients');
+    await expect(
+      card.getByRole('button', { name: /When: Thu,? 26 Nov, 14:00 – 15:30 · 1 h 30 min/ }),
+    ).toBeVisible();
+    await expect(card.getByRole('button', { name: 'Where: Quay 3' })).toBeVisible();
+    await expect(card.getByRole('radio', { name: 'Clients' })).toBeChecked();
+    await expect(card.getByText(/Overlaps “Lens grinding slot”/)).toBeVisible();
+    await page.keyboard.press('Enter');
+    await expect(message(page, 'Added “Freight call”')).toBeVisible();
+    await expect(bar(page, 'Freight call')).toHaveAccessibleName(/14:00 – 15:30, Clients, busy/);
+  });
+  await test.step('a line with two readings gives the other by a key, and says what it will remind of', async () => {
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await typeLine(page, 'Lamp check Fri at 8 remind me 20 min before');
+    const card = panel(page, 'Add an event');
+    const when = (times: RegExp) => card.getByRole('button', { name: times });
+    await expect(when(/^When: Fri,? 27 Nov, 08:00/)).toBeVisible();
+    await page.keyboard.press('ArrowDown');
+    await expect(when(/^When: Fri,? 27 Nov, 20:00/)).toBeVisible();
+    await page.keyboard.press('ArrowDown');
+    await expect(when(/^When: Fri,? 27 Nov, 08:00/)).toBeVisible();
+    await expect(card.getByText('Reminder 20 min before')).toBeVisible();
+    await page.keyboard.press('Enter');
+    await bar(page, 'Lamp check').click();
+    await expect(panel(page, 'Lamp check').getByText('Reminder 20 min before')).toBeVisible();
+  });
 });
 
-test('each part can be corrected before the event is kept', { tag: '@phone' }, async ({ page }) => {
-  await openDemo(page);
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  const card = panel(page, 'Add an event');
-  await typeLine(page, 'Lamp check tomorrow 9-10:30');
-  await card.getByRole('button', { name: /^When: Wed,? 25 Nov, 09:00 – 10:30/ }).click();
-  await card.getByRole('textbox', { name: 'Start' }).fill('1115');
-  await card.getByRole('textbox', { name: 'Start' }).blur();
-  await expect(card.getByRole('textbox', { name: 'End' })).toHaveValue('12:45');
-  await card.getByRole('button', { name: 'Where: No place' }).click();
-  await card.getByRole('textbox', { name: 'Place' }).fill('Lamp tower');
-  await card.getByRole('radio', { name: 'Training' }).click();
-  await card.getByRole('button', { name: 'Keep' }).click();
-  await bar(page, 'Lamp check').click();
-  const details = panel(page, 'Lamp check');
-  await expect(details.getByText(/11:15 – 12:45/)).toBeVisible();
-  await expect(details.getByText('Lamp tower')).toBeVisible();
-  await expect(details.getByText('Training · busy')).toBeVisible();
-});
+test(
+  'the add card: parts are corrected, all details taken along, a day’s head adds to it',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await test.step('each part can be corrected before the event is kept', async () => {
+      await page.getByRole('button', { name: 'Add', exact: true }).click();
+      const card = panel(page, 'Add an event');
+      await typeLine(page, 'Lamp check tomorrow 9-10:30');
+      await card.getByRole('button', { name: /^When: Wed,? 25 Nov, 09:00 – 10:30/ }).click();
+      await card.getByRole('textbox', { name: 'Start' }).fill('1115');
+      await card.getByRole('textbox', { name: 'Start' }).blur();
+      await expect(card.getByRole('textbox', { name: 'End' })).toHaveValue('12:45');
+      await card.getByRole('button', { name: 'Where: No place' }).click();
+      await card.getByRole('textbox', { name: 'Place' }).fill('Lamp tower');
+      await card.getByRole('radio', { name: 'Training' }).click();
+      await card.getByRole('button', { name: 'Keep' }).click();
+      await bar(page, 'Lamp check').click();
+      const details = panel(page, 'Lamp check');
+      await expect(details.getByText(/11:15 – 12:45/)).toBeVisible();
+      await expect(details.getByText('Lamp tower')).toBeVisible();
+      await expect(details.getByText('Training · busy')).toBeVisible();
+    });
+    await test.step('All details takes what was typed along', async () => {
+      await page.getByRole('button', { name: 'Add', exact: true }).click();
+      await typeLine(page, 'Supplier visit Friday 10:00 at Loading door');
+      await page.getByRole('button', { name: 'All details' }).click();
+      const editor = panel(page, 'New event');
+      await expect(editor.getByRole('textbox', { name: 'Title' })).toHaveValue('Supplier visit');
+      await expect(editor.getByRole('textbox', { name: 'Place' })).toHaveValue('Loading door');
+      await editor
+        .getByRole('textbox', { name: 'Notes' })
+        .fill('<b>Bring</b> the <script>list</script>');
+      await editor.getByRole('button', { name: 'Keep' }).click();
+      await bar(page, 'Supplier visit').click();
+      await expect(
+        panel(page, 'Supplier visit').getByText('<b>Bring</b> the <script>list</script>'),
+      ).toBeVisible();
+    });
+    await test.step('the head of a day adds a whole day to it', async () => {
+      await page.getByRole('button', { name: /^Saturday,? 28 November/ }).click();
+      await expect(
+        panel(page, 'Add an event').getByRole('button', { name: /When: Sat,? 28 Nov$/ }),
+      ).toBeVisible();
+    });
+  },
+);
 
 test('a bare title lasts the whole day', { tag: '@wide' }, async ({ page }) => {
   await openOwn(page);
@@ -85,14 +130,6 @@ test('a span is drawn by mouse, or by a finger that rests first', async ({ page,
   ).toBeVisible();
 });
 
-test('the head of a day adds a whole day to it', { tag: '@phone' }, async ({ page }) => {
-  await openDemo(page);
-  await page.getByRole('button', { name: /^Saturday,? 28 November/ }).click();
-  await expect(
-    panel(page, 'Add an event').getByRole('button', { name: /When: Sat,? 28 Nov$/ }),
-  ).toBeVisible();
-});
-
 test(
   'the calendar shown alone is the one that new events go to',
   { tag: '@wide' },
@@ -104,44 +141,5 @@ test(
     await expect(
       panel(page, 'Add an event').getByRole('radio', { name: 'Accounts' }),
     ).toBeChecked();
-  },
-);
-
-test('All details takes what was typed along', { tag: '@phone' }, async ({ page }) => {
-  await openDemo(page);
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await typeLine(page, 'Supplier visit Friday 10:00 at Loading door');
-  await page.getByRole('button', { name: 'All details' }).click();
-  const editor = panel(page, 'New event');
-  await expect(editor.getByRole('textbox', { name: 'Title' })).toHaveValue('Supplier visit');
-  await expect(editor.getByRole('textbox', { name: 'Place' })).toHaveValue('Loading door');
-  await editor
-    .getByRole('textbox', { name: 'Notes' })
-    .fill('<b>Bring</b> the <script>list</script>');
-  await editor.getByRole('button', { name: 'Keep' }).click();
-  await bar(page, 'Supplier visit').click();
-  await expect(
-    panel(page, 'Supplier visit').getByText('<b>Bring</b> the <script>list</script>'),
-  ).toBeVisible();
-});
-
-test(
-  'a line with two readings gives the other by a key, and says what it will remind of',
-  { tag: '@wide' },
-  async ({ page }) => {
-    await openDemo(page);
-    await page.getByRole('button', { name: 'Add', exact: true }).click();
-    await typeLine(page, 'Lamp check Fri at 8 remind me 20 min before');
-    const card = panel(page, 'Add an event');
-    const when = (times: RegExp) => card.getByRole('button', { name: times });
-    await expect(when(/^When: Fri,? 27 Nov, 08:00/)).toBeVisible();
-    await page.keyboard.press('ArrowDown');
-    await expect(when(/^When: Fri,? 27 Nov, 20:00/)).toBeVisible();
-    await page.keyboard.press('ArrowDown');
-    await expect(when(/^When: Fri,? 27 Nov, 08:00/)).toBeVisible();
-    await expect(card.getByText('Reminder 20 min before')).toBeVisible();
-    await page.keyboard.press('Enter');
-    await bar(page, 'Lamp check').click();
-    await expect(panel(page, 'Lamp check').getByText('Reminder 20 min before')).toBeVisible();
   },
 );

@@ -60,44 +60,52 @@ test(
   },
 );
 
-test('Back closes what is open, the last opened first, on every screen', async ({ page }) => {
-  await openDemo(page);
-  await goTo(page, 'Settings');
-  await goTo(page, 'Calendars');
-  await page.getByRole('button', { name: 'Export…' }).click();
-  await panel(page, 'Export').getByRole('radio', { name: 'A period' }).click();
-  await panel(page, 'Export').getByRole('button', { name: /^From/ }).click();
-  const picker = panel(page, /From/);
-  await expect(picker).toBeVisible();
-  await page.goBack();
-  await expect(picker).toBeHidden();
-  await expect(panel(page, 'Export')).toBeVisible();
-  await page.goBack();
-  await expect(panel(page, 'Export')).toBeHidden();
-  await expect(page).toHaveURL(/calendars$/);
-  await page.goBack();
-  await expect(page).toHaveURL(/settings$/);
-});
+test(
+  'Back closes what is open, the last opened first, on every screen',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await goTo(page, 'Settings');
+    await goTo(page, 'Calendars');
+    await page.getByRole('button', { name: 'Export…' }).click();
+    await panel(page, 'Export').getByRole('radio', { name: 'A period' }).click();
+    await panel(page, 'Export').getByRole('button', { name: /^From/ }).click();
+    const picker = panel(page, /From/);
+    await expect(picker).toBeVisible();
+    await page.goBack();
+    await expect(picker).toBeHidden();
+    await expect(panel(page, 'Export')).toBeVisible();
+    await page.goBack();
+    await expect(panel(page, 'Export')).toBeHidden();
+    await expect(page).toHaveURL(/calendars$/);
+    await page.goBack();
+    await expect(page).toHaveURL(/settings$/);
+  },
+);
 
-test('what is added where it can’t be seen is told, and shown by one press', async ({ page }) => {
-  await openDemo(page);
-  await toggleCalendar(page, 'Clients');
-  await jot(page, 'Freight call tomorrow 15:00 in Clients');
-  await expect(
-    message(page, /^Added “Freight call” to Clients: Wed,? 25 Nov, 15:00/),
-  ).toBeVisible();
-  await expect(message(page, /Clients is hidden here\.$/)).toBeVisible();
-  await page.getByRole('button', { name: 'Show it' }).click();
-  await expect(panel(page, 'Freight call')).toBeVisible();
-  await expect(bar(page, 'Freight call')).toBeVisible();
-  await page.keyboard.press('Escape');
+test(
+  'what is added where it can’t be seen is told, and shown by one press',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await toggleCalendar(page, 'Clients');
+    await jot(page, 'Freight call tomorrow 15:00 in Clients');
+    await expect(
+      message(page, /^Added “Freight call” to Clients: Wed,? 25 Nov, 15:00/),
+    ).toBeVisible();
+    await expect(message(page, /Clients is hidden here\.$/)).toBeVisible();
+    await page.getByRole('button', { name: 'Show it' }).click();
+    await expect(panel(page, 'Freight call')).toBeVisible();
+    await expect(bar(page, 'Freight call')).toBeVisible();
+    await page.keyboard.press('Escape');
 
-  // From another screen, for another week.
-  await page.getByRole('link', { name: 'Today', exact: true }).click();
-  await page
-    .getByRole('textbox', { name: 'What, when, where' })
-    .fill('Wick order 14 December 9:00');
-  await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Show it' }).click();
-  await expect(bar(page, 'Wick order')).toBeVisible();
-});
+    // From another screen, for another week.
+    await page.getByRole('link', { name: 'Today', exact: true }).click();
+    await page
+      .getByRole('textbox', { name: 'What, when, where' })
+      .fill('Wick order 14 December 9:00');
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Show it' }).click();
+    await expect(bar(page, 'Wick order')).toBeVisible();
+  },
+);

@@ -28,43 +28,38 @@ async function menuOf(page: Page, name: string) {
   return panel(page, name);
 }
 
-/** Opens what can be done to an event: by the right button, or by holding it. */
-async function eventMenu(page: Page, title: string, isPhone: boolean) {
-  const event = bar(page, title).first();
-  if (isPhone) {
-    const box = await boxOf(event);
-    await touchDrag(page, [{ x: box.x + 6, y: box.y + box.height / 2 }], 500);
-  } else await event.click({ button: 'right' });
+/** Opens what can be done to an event, by holding it. */
+async function eventMenu(page: Page, title: string) {
+  const box = await boxOf(bar(page, title).first());
+  await touchDrag(page, [{ x: box.x + 6, y: box.y + box.height / 2 }], 500);
   return panel(page, title);
 }
 
-test('a calendar is shown alone, takes new events, and the others come back', async ({
-  page,
-  isPhone,
-}) => {
-  await openDemo(page);
-  await amongCalendars(page, async (calendars) => {
-    const chip = calendars.getByRole('switch', { name: 'Clients' });
-    if (isPhone) {
+test(
+  'a calendar is shown alone, takes new events, and the others come back',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await amongCalendars(page, async (calendars) => {
       // Held and let go: what opens stays open.
-      const box = await boxOf(chip);
+      const box = await boxOf(calendars.getByRole('switch', { name: 'Clients' }));
       await touchDrag(page, [{ x: box.x + 20, y: box.y + box.height / 2 }], 700);
-    } else await chip.click({ button: 'right' });
-    await panel(page, 'Clients').getByRole('button', { name: 'Only this one' }).click();
-  });
-  await expect(bar(page, 'Bench round')).toHaveCount(0);
-  await expect(bar(page, 'Crate inspection')).toBeVisible();
-  await jot(page, 'Lens parcel Saturday 9:00');
-  await expect(bar(page, 'Lens parcel')).toHaveAccessibleName(/, Clients, busy/);
-  await amongCalendars(page, async () => {
-    const back = page.getByRole('button', { name: 'As before' });
-    await back.click();
-    await expect(back).toHaveCount(0);
-  });
-  await expect(bar(page, 'Bench round').first()).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(bar(page, 'Bench round')).toHaveCount(0);
-});
+      await panel(page, 'Clients').getByRole('button', { name: 'Only this one' }).click();
+    });
+    await expect(bar(page, 'Bench round')).toHaveCount(0);
+    await expect(bar(page, 'Crate inspection')).toBeVisible();
+    await jot(page, 'Lens parcel Saturday 9:00');
+    await expect(bar(page, 'Lens parcel')).toHaveAccessibleName(/, Clients, busy/);
+    await amongCalendars(page, async () => {
+      const back = page.getByRole('button', { name: 'As before' });
+      await back.click();
+      await expect(back).toHaveCount(0);
+    });
+    await expect(bar(page, 'Bench round').first()).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(bar(page, 'Bench round')).toHaveCount(0);
+  },
+);
 
 test(
   'the default calendar is chosen, and what new events begin with',
@@ -95,11 +90,17 @@ test(
   },
 );
 
-test(
-  'inks that look alike are told, and mended by one press',
-  { tag: '@phone' },
-  async ({ page }) => {
-    await openDemo(page);
+test('links, and inks that look alike', { tag: '@phone' }, async ({ page }) => {
+  await openDemo(page);
+  await test.step('a pasted address becomes the event’s link', async () => {
+    await jot(page, 'Tide talk Saturday 9:00 https://tides.example/talk?n=4');
+    await bar(page, 'Tide talk').click();
+    const link = panel(page, 'Tide talk').getByRole('link', {
+      name: 'https://tides.example/talk?n=4',
+    });
+    await expect(link).toHaveAttribute('rel', /noopener/);
+  });
+  await test.step('inks that look alike are told, and mended by one press', async () => {
     await goTo(page, 'Calendars');
     await expect(page.getByText(/^Apprentices looks like Workshop/)).toBeVisible();
     await page.getByRole('button', { name: /^Give Apprentices the ink / }).click();
@@ -110,33 +111,46 @@ test(
     await expect(form.getByRole('status')).toContainText('Hard to tell from');
     await form.getByRole('button', { name: /^Take / }).click();
     await expect(form.getByRole('status')).toHaveCount(0);
+  });
+});
+
+test('what can’t be followed is said, and nothing is made', { tag: '@phone' }, async ({ page }) => {
+  await openOwn(page);
+  await makeCalendar(page, 'Spare');
+  await page.getByRole('button', { name: 'Follow one' }).click();
+  const form = panel(page, 'Follow a calendar');
+  await form.getByRole('textbox').fill('http://192.168.0.1/a.ics');
+  await form.getByRole('button', { name: 'Look' }).click();
+  await expect(form.getByRole('alert')).toContainText('inside a private network');
+  await page.keyboard.press('Escape');
+  await expect(list(page).getByRole('listitem')).toHaveCount(2);
+  await expect(sheet(page)).toHaveCount(0);
+});
+
+test(
+  'calendars are put in another order with the keyboard, and by dragging',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await goTo(page, 'Calendars');
+    const names = list(page).getByRole('listitem');
+    await expect(names.first()).toContainText('Workshop');
+    await takeHold(page, 'Workshop');
+    await page.keyboard.press('ArrowDown');
+    await expect(page.getByText('Workshop is at the place of Clients.')).toBeAttached();
+    await page.keyboard.press('Space');
+    await expect(names.first()).toContainText('Clients');
+    await expect(message(page, 'Moved Workshop in the list')).toBeVisible();
+    const from = await boxOf(page.getByRole('button', { name: 'Move Workshop' }));
+    const to = await boxOf(page.getByRole('button', { name: 'Move Training' }));
+    await page.mouse.move(from.x + 10, from.y + 10);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 10, from.y + 40, { steps: 4 });
+    await page.mouse.move(to.x + 10, to.y + to.height / 2, { steps: 8 });
+    await page.mouse.up();
+    await expect(names.nth(3)).toContainText('Workshop');
   },
 );
-
-test('calendars are put in another order with the keyboard, and by dragging', async ({
-  page,
-  isPhone,
-}) => {
-  await openDemo(page);
-  await goTo(page, 'Calendars');
-  const names = list(page).getByRole('listitem');
-  await expect(names.first()).toContainText('Workshop');
-  await takeHold(page, 'Workshop');
-  await page.keyboard.press('ArrowDown');
-  await expect(page.getByText('Workshop is at the place of Clients.')).toBeAttached();
-  await page.keyboard.press('Space');
-  await expect(names.first()).toContainText('Clients');
-  await expect(message(page, 'Moved Workshop in the list')).toBeVisible();
-  if (isPhone) return;
-  const from = await boxOf(page.getByRole('button', { name: 'Move Workshop' }));
-  const to = await boxOf(page.getByRole('button', { name: 'Move Training' }));
-  await page.mouse.move(from.x + 10, from.y + 10);
-  await page.mouse.down();
-  await page.mouse.move(from.x + 10, from.y + 40, { steps: 4 });
-  await page.mouse.move(to.x + 10, to.y + to.height / 2, { steps: 8 });
-  await page.mouse.up();
-  await expect(names.nth(3)).toContainText('Workshop');
-});
 
 test(
   'a calendar is unlisted, found again, duplicated and removed, and all comes back',
@@ -163,68 +177,9 @@ test(
   },
 );
 
-test('categories are made, jotted, coloured by and removed', { tag: '@wide' }, async ({ page }) => {
+test('the menu key, and categories', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
-  await goTo(page, 'Calendars');
-  await page.getByRole('button', { name: 'New category' }).click();
-  const form = panel(page, 'New category');
-  await form.getByRole('textbox', { name: 'Name' }).fill('Sea trials');
-  await form.getByRole('radio', { name: 'Madder' }).click();
-  await form.getByRole('button', { name: 'Make' }).click();
-  await jot(page, 'Lamp on trial Saturday 9:00 #sea-trials #lamps');
-  await bar(page, 'Lamp on trial').click();
-  const details = panel(page, 'Lamp on trial');
-  await expect(details.getByText('Sea trials')).toBeVisible();
-  await expect(details.getByText('Lamps', { exact: true })).toBeVisible();
-  await page.keyboard.press('Escape');
-
-  const edge = () => bar(page, 'Lamp on trial').evaluate((el) => getComputedStyle(el).boxShadow);
-  const before = await edge();
-  await see(page, { span: ['Inks are those of', 'Categories'] });
-  await expect.poll(edge).not.toBe(before);
-
-  await goTo(page, 'Calendars');
-  await page.getByRole('button', { name: 'Edit Sea trials' }).click();
-  await panel(page, 'Edit Sea trials')
-    .getByRole('button', { name: /^Remove from/ })
-    .click();
-  await expect(message(page, 'Removed the category Sea trials from 1 event')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('button', { name: 'Edit Sea trials' })).toBeVisible();
-});
-
-test('an event’s menu changes its ink, icon, calendar and availability', async ({
-  page,
-  isPhone,
-}) => {
-  await openDemo(page);
-  const title = 'Crate inspection';
-  let menu = await eventMenu(page, title, isPhone);
-  await menu.getByRole('button', { name: 'Ink' }).click();
-  await panel(page, `Ink: ${title}`).getByRole('radio', { name: 'Gentian' }).click();
-  await expect(message(page, `Gave an ink to “${title}”`)).toBeVisible();
-  menu = await eventMenu(page, title, isPhone);
-  await menu.getByRole('button', { name: 'Availability' }).click();
-  await page.getByRole('radio', { name: 'Away' }).click();
-  await expect(bar(page, title)).toHaveAccessibleName(/Clients, away/);
-  menu = await eventMenu(page, title, isPhone);
-  await menu.getByRole('button', { name: 'Calendar' }).click();
-  await page.getByRole('dialog').getByRole('radio', { name: 'Workshop' }).click();
-  await expect(bar(page, title)).toHaveAccessibleName(/Workshop, away/);
-  // From Friday over the weekend.
-  menu = await eventMenu(page, title, isPhone);
-  await menu.getByRole('button', { name: 'Move to the next working day' }).click();
-  await expect(bar(page, title)).toHaveCount(0);
-  await page.getByRole('button', { name: 'Week after' }).click();
-  await expect(bar(page, title)).toHaveAccessibleName(/Mon,? 30 Nov/);
-});
-
-test(
-  'the menu key opens an event’s menu; a series asks which dates',
-  { tag: '@wide' },
-  async ({ page, isPhone }) => {
-    test.skip(isPhone, 'A phone has no such key.');
-    await openDemo(page);
+  await test.step('the menu key opens an event’s menu; a series asks which dates', async () => {
     await bar(page, 'Bench round').first().focus();
     await page.keyboard.press('Shift+F10');
     const menu = panel(page, 'Bench round');
@@ -238,6 +193,61 @@ test(
     await expect(message(page, /^Changed /)).toBeVisible();
     await bar(page, 'Bench round').nth(1).click();
     await expect(panel(page, 'Bench round').getByText('Lamps', { exact: true })).toBeVisible();
+  });
+  await test.step('categories are made, jotted, coloured by and removed', async () => {
+    await goTo(page, 'Calendars');
+    await page.getByRole('button', { name: 'New category' }).click();
+    const form = panel(page, 'New category');
+    await form.getByRole('textbox', { name: 'Name' }).fill('Sea trials');
+    await form.getByRole('radio', { name: 'Madder' }).click();
+    await form.getByRole('button', { name: 'Make' }).click();
+    await jot(page, 'Lamp on trial Saturday 9:00 #sea-trials #lamps');
+    await bar(page, 'Lamp on trial').click();
+    const details = panel(page, 'Lamp on trial');
+    await expect(details.getByText('Sea trials')).toBeVisible();
+    await expect(details.getByText('Lamps', { exact: true })).toBeVisible();
+    await page.keyboard.press('Escape');
+
+    const edge = () => bar(page, 'Lamp on trial').evaluate((el) => getComputedStyle(el).boxShadow);
+    const before = await edge();
+    await see(page, { span: ['Inks are those of', 'Categories'] });
+    await expect.poll(edge).not.toBe(before);
+
+    await goTo(page, 'Calendars');
+    await page.getByRole('button', { name: 'Edit Sea trials' }).click();
+    await panel(page, 'Edit Sea trials')
+      .getByRole('button', { name: /^Remove from/ })
+      .click();
+    await expect(message(page, 'Removed the category Sea trials from 1 event')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('button', { name: 'Edit Sea trials' })).toBeVisible();
+  });
+});
+
+test(
+  'an event’s menu changes its ink, icon, calendar and availability',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    const title = 'Crate inspection';
+    let menu = await eventMenu(page, title);
+    await menu.getByRole('button', { name: 'Ink' }).click();
+    await panel(page, `Ink: ${title}`).getByRole('radio', { name: 'Gentian' }).click();
+    await expect(message(page, `Gave an ink to “${title}”`)).toBeVisible();
+    menu = await eventMenu(page, title);
+    await menu.getByRole('button', { name: 'Availability' }).click();
+    await page.getByRole('radio', { name: 'Away' }).click();
+    await expect(bar(page, title)).toHaveAccessibleName(/Clients, away/);
+    menu = await eventMenu(page, title);
+    await menu.getByRole('button', { name: 'Calendar' }).click();
+    await page.getByRole('dialog').getByRole('radio', { name: 'Workshop' }).click();
+    await expect(bar(page, title)).toHaveAccessibleName(/Workshop, away/);
+    // From Friday over the weekend.
+    menu = await eventMenu(page, title);
+    await menu.getByRole('button', { name: 'Move to the next working day' }).click();
+    await expect(bar(page, title)).toHaveCount(0);
+    await page.getByRole('button', { name: 'Week after' }).click();
+    await expect(bar(page, title)).toHaveAccessibleName(/Mon,? 30 Nov/);
   },
 );
 
@@ -278,16 +288,6 @@ test(
   },
 );
 
-test('a pasted address becomes the event’s link', { tag: '@phone' }, async ({ page }) => {
-  await openDemo(page);
-  await jot(page, 'Tide talk Saturday 9:00 https://tides.example/talk?n=4');
-  await bar(page, 'Tide talk').click();
-  const link = panel(page, 'Tide talk').getByRole('link', {
-    name: 'https://tides.example/talk?n=4',
-  });
-  await expect(link).toHaveAttribute('rel', /noopener/);
-});
-
 const TABLE = [
   'Subject;Date;Start time;End time;Room;Colour',
   'Fog bell;03/12/2026;9:15;10:45;Pier;red',
@@ -324,16 +324,3 @@ test(
     await expect(page.getByRole('combobox', { name: /^Notes/ })).toHaveValue('5');
   },
 );
-
-test('what can’t be followed is said, and nothing is made', { tag: '@phone' }, async ({ page }) => {
-  await openOwn(page);
-  await makeCalendar(page, 'Spare');
-  await page.getByRole('button', { name: 'Follow one' }).click();
-  const form = panel(page, 'Follow a calendar');
-  await form.getByRole('textbox').fill('http://192.168.0.1/a.ics');
-  await form.getByRole('button', { name: 'Look' }).click();
-  await expect(form.getByRole('alert')).toContainText('inside a private network');
-  await page.keyboard.press('Escape');
-  await expect(list(page).getByRole('listitem')).toHaveCount(2);
-  await expect(sheet(page)).toHaveCount(0);
-});

@@ -73,12 +73,18 @@ test(
   },
 );
 
-test(
-  'two fingers size the rows, and move nothing',
-  { tag: '@phone' },
-  async ({ page, isPhone }) => {
-    test.skip(!isPhone, 'A wide screen here has no fingers.');
-    await openDemo(page);
+test('two fingers, weekends left out, and what is over', { tag: '@phone' }, async ({ page }) => {
+  await openDemo(page);
+  await test.step('what is over stands back, and what is to come does not', async () => {
+    const colour = (title: string) =>
+      bar(page, title).evaluate((element) => getComputedStyle(element).backgroundImage);
+    const [past, coming] = [await colour('Lamp 14 strip-down'), await colour('Lens grinding slot')];
+    expect(past).toBe(coming);
+    await tick(page, 'Fade what is over');
+    await expect.poll(() => colour('Lamp 14 strip-down')).not.toBe(past);
+    expect(await colour('Lens grinding slot')).toBe(coming);
+  });
+  await test.step('two fingers size the rows, and move nothing', async () => {
     const before = await boxOf(sheet(page));
     const held = await boxOf(bar(page, 'Lamp 14 strip-down'));
     const middle = { x: held.x + held.width / 2, y: held.y + 60 };
@@ -93,14 +99,8 @@ test(
     await page.getByRole('link', { name: 'Plan' }).click();
     await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
     expect((await boxOf(sheet(page))).height).toBeGreaterThan(before.height * 1.4);
-  },
-);
-
-test(
-  'weekends are left out of weeks and months, and what lies on them is counted',
-  { tag: '@phone' },
-  async ({ page }) => {
-    await openDemo(page);
+  });
+  await test.step('weekends are left out of weeks and months, and what lies on them is counted', async () => {
     await tick(page, 'Saturdays and Sundays');
     const head = (name: RegExp) => sheet(page).getByRole('button', { name });
     await expect(head(/^Friday,? 27 November 2026.*Add$/)).toBeVisible();
@@ -115,8 +115,8 @@ test(
     // A date that is asked for is shown all the same.
     await askForDate(page, '28 november');
     await expect(page.getByRole('heading', { level: 1, name: /28 Nov/ })).toBeVisible();
-  },
-);
+  });
+});
 
 test(
   'week numbers, dates and clock are written as one likes',
@@ -163,21 +163,6 @@ test(
     await see(page, { span: ['How long', 'Day'], form: 'Agenda' });
     await askForDate(page, '27 november');
     await expect(page.getByRole('button', { name: /^Private, / }).first()).toBeVisible();
-  },
-);
-
-test(
-  'what is over stands back, and what is to come does not',
-  { tag: '@phone' },
-  async ({ page }) => {
-    await openDemo(page);
-    const colour = (title: string) =>
-      bar(page, title).evaluate((element) => getComputedStyle(element).backgroundImage);
-    const [past, coming] = [await colour('Lamp 14 strip-down'), await colour('Lens grinding slot')];
-    expect(past).toBe(coming);
-    await tick(page, 'Fade what is over');
-    await expect.poll(() => colour('Lamp 14 strip-down')).not.toBe(past);
-    expect(await colour('Lens grinding slot')).toBe(coming);
   },
 );
 

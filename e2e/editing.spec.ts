@@ -37,85 +37,79 @@ test(
 );
 
 test(
-  'an end before the start is told at once and not saved; the end follows the start',
+  'the editor checks times, copies to days, and removes',
   { tag: '@phone' },
   async ({ page }) => {
     await openDemo(page);
-    await bar(page, 'Crate inspection').click();
-    await page.getByRole('button', { name: 'Edit' }).click();
-    const editor = panel(page, /^Edit/);
-    await editor.getByRole('textbox', { name: 'End' }).fill('9:00');
-    await editor.getByRole('textbox', { name: 'End' }).blur();
-    await expect(editor.getByRole('alert')).toHaveText('The end is before the start.');
-    await expect(editor.getByRole('button', { name: 'Keep' })).toBeDisabled();
-    await editor.getByRole('textbox', { name: 'End' }).fill('12:00');
-    await editor.getByRole('textbox', { name: 'Start' }).fill('15:00');
-    await editor.getByRole('textbox', { name: 'Start' }).blur();
-    await expect(editor.getByRole('textbox', { name: 'End' })).toHaveValue('16:00');
+    await test.step('an end before the start is told at once and not saved; the end follows the start', async () => {
+      await bar(page, 'Crate inspection').click();
+      await page.getByRole('button', { name: 'Edit' }).click();
+      const editor = panel(page, /^Edit/);
+      await editor.getByRole('textbox', { name: 'End' }).fill('9:00');
+      await editor.getByRole('textbox', { name: 'End' }).blur();
+      await expect(editor.getByRole('alert')).toHaveText('The end is before the start.');
+      await expect(editor.getByRole('button', { name: 'Keep' })).toBeDisabled();
+      await editor.getByRole('textbox', { name: 'End' }).fill('12:00');
+      await editor.getByRole('textbox', { name: 'Start' }).fill('15:00');
+      await editor.getByRole('textbox', { name: 'Start' }).blur();
+      await expect(editor.getByRole('textbox', { name: 'End' })).toHaveValue('16:00');
+    });
+    await test.step('copies go to chosen days on a chosen calendar', async () => {
+      await bar(page, 'Supplier terms').click();
+      await page.getByRole('button', { name: 'Copy to…' }).click();
+      const copy = panel(page, /^Copy “Supplier terms”/);
+      await expect(copy.getByRole('button', { name: 'Copy', exact: true })).toBeDisabled();
+      await copy.getByRole('button', { name: /^Fri,? 27 Nov/ }).click();
+      await copy.getByRole('button', { name: /^Sat,? 28 Nov/ }).click();
+      await copy.getByRole('radio', { name: 'Workshop' }).click();
+      await copy.getByRole('button', { name: 'Copy to 2 days' }).click();
+      await expect(message(page, 'Copied “Supplier terms” to 2 days')).toBeVisible();
+      await expect(bar(page, 'Supplier terms')).toHaveCount(3);
+      await expect(bar(page, 'Supplier terms').nth(1)).toHaveAccessibleName(
+        /Fri,? 27 Nov, 13:30 – 14:00, Workshop/,
+      );
+      await page.getByRole('button', { name: 'Undo' }).click();
+      await expect(bar(page, 'Supplier terms')).toHaveCount(1);
+    });
+    await test.step('a removed event waits in Removed and can be brought back', async () => {
+      await bar(page, 'Pilot station survey').click();
+      await panel(page, 'Pilot station survey').getByRole('button', { name: 'Remove' }).click();
+      await expect(message(page, 'Removed “Pilot station survey”')).toBeVisible();
+      await expect(bar(page, 'Pilot station survey')).toHaveCount(0);
+      await goTo(page, 'Removed');
+      await page.getByRole('button', { name: 'Bring back Pilot station survey' }).click();
+      await expect(page.getByText('Nothing is here.')).toBeVisible();
+      await page.getByRole('link', { name: 'Plan' }).click();
+      await expect(bar(page, 'Pilot station survey')).toBeVisible();
+    });
   },
 );
 
-test('whole day and back keeps the hours', { tag: '@wide' }, async ({ page }) => {
+test('whole days, and copies of a date', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
-  async function turn() {
-    await bar(page, 'Crate inspection').click();
-    await page.getByRole('button', { name: 'Edit' }).click();
-    await panel(page, /^Edit/).getByRole('switch', { name: 'Whole day' }).click();
-    await page.getByRole('button', { name: 'Keep' }).click();
-  }
-  await turn();
-  await expect(bar(page, 'Crate inspection')).toHaveAccessibleName(
-    /^Crate inspection, Fri,? 27 Nov, Clients/,
-  );
-  await turn();
-  await expect(bar(page, 'Crate inspection')).toHaveAccessibleName(/11:00 – 12:00/);
+  await test.step('whole day and back keeps the hours', async () => {
+    async function turn() {
+      await bar(page, 'Crate inspection').click();
+      await page.getByRole('button', { name: 'Edit' }).click();
+      await panel(page, /^Edit/).getByRole('switch', { name: 'Whole day' }).click();
+      await page.getByRole('button', { name: 'Keep' }).click();
+    }
+    await turn();
+    await expect(bar(page, 'Crate inspection')).toHaveAccessibleName(
+      /^Crate inspection, Fri,? 27 Nov, Clients/,
+    );
+    await turn();
+    await expect(bar(page, 'Crate inspection')).toHaveAccessibleName(/11:00 – 12:00/);
+  });
+  await test.step('a date of a series can be copied by itself', async () => {
+    await bar(page, 'Stock count').click();
+    await page.getByRole('button', { name: 'Copy to…' }).click();
+    await page.getByRole('button', { name: /^Thu,? 26 Nov/ }).click();
+    await page.getByRole('button', { name: 'Copy to 1 day' }).click();
+    await expect(bar(page, 'Stock count')).toHaveCount(2);
+    await expect(bar(page, 'Stock count').nth(1)).not.toHaveAccessibleName(/repeats/);
+  });
 });
-
-test('copies go to chosen days on a chosen calendar', { tag: '@phone' }, async ({ page }) => {
-  await openDemo(page);
-  await bar(page, 'Supplier terms').click();
-  await page.getByRole('button', { name: 'Copy to…' }).click();
-  const copy = panel(page, /^Copy “Supplier terms”/);
-  await expect(copy.getByRole('button', { name: 'Copy', exact: true })).toBeDisabled();
-  await copy.getByRole('button', { name: /^Fri,? 27 Nov/ }).click();
-  await copy.getByRole('button', { name: /^Sat,? 28 Nov/ }).click();
-  await copy.getByRole('radio', { name: 'Workshop' }).click();
-  await copy.getByRole('button', { name: 'Copy to 2 days' }).click();
-  await expect(message(page, 'Copied “Supplier terms” to 2 days')).toBeVisible();
-  await expect(bar(page, 'Supplier terms')).toHaveCount(3);
-  await expect(bar(page, 'Supplier terms').nth(1)).toHaveAccessibleName(
-    /Fri,? 27 Nov, 13:30 – 14:00, Workshop/,
-  );
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(bar(page, 'Supplier terms')).toHaveCount(1);
-});
-
-test('a date of a series can be copied by itself', { tag: '@wide' }, async ({ page }) => {
-  await openDemo(page);
-  await bar(page, 'Stock count').click();
-  await page.getByRole('button', { name: 'Copy to…' }).click();
-  await page.getByRole('button', { name: /^Thu,? 26 Nov/ }).click();
-  await page.getByRole('button', { name: 'Copy to 1 day' }).click();
-  await expect(bar(page, 'Stock count')).toHaveCount(2);
-  await expect(bar(page, 'Stock count').nth(1)).not.toHaveAccessibleName(/repeats/);
-});
-
-test(
-  'a removed event waits in Removed and can be brought back',
-  { tag: '@phone' },
-  async ({ page }) => {
-    await openDemo(page);
-    await bar(page, 'Pilot station survey').click();
-    await panel(page, 'Pilot station survey').getByRole('button', { name: 'Remove' }).click();
-    await expect(message(page, 'Removed “Pilot station survey”')).toBeVisible();
-    await expect(bar(page, 'Pilot station survey')).toHaveCount(0);
-    await goTo(page, 'Removed');
-    await page.getByRole('button', { name: 'Bring back Pilot station survey' }).click();
-    await expect(page.getByText('Nothing is here.')).toBeVisible();
-    await page.getByRole('link', { name: 'Plan' }).click();
-    await expect(bar(page, 'Pilot station survey')).toBeVisible();
-  },
-);
 
 test('clearing for good asks first, and then is for good', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);

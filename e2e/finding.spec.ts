@@ -18,102 +18,102 @@ const line = (page: Page, title: string) =>
 const field = (page: Page) => page.getByRole('textbox', { name: 'Find', exact: true });
 const selected = (page: Page) => page.getByRole('region', { name: 'Selection' });
 
-test('found, narrowed, looked at one by one, selected, changed and taken back', async ({
-  page,
-  isPhone,
-}) => {
-  await openDemo(page);
-  await goTo(page, 'Find');
-  await expect(field(page)).toBeFocused();
+test(
+  'found, narrowed, looked at one by one, selected, changed and taken back',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await goTo(page, 'Find');
+    await expect(field(page)).toBeFocused();
 
-  // Words as they are typed, where they stand; a slip is forgiven.
-  await field(page).fill('fresnle');
-  const suggestions = page.getByRole('region', { name: 'Suggestions' });
-  await expect(suggestions.getByRole('group', { name: 'In title' })).toContainText(
-    'Fresnel alignment',
-  );
-  await expect(results(page)).not.toContainText('Fresnel');
-  await page.getByRole('button', { name: 'Ask for “fresnel” instead' }).click();
-  await expect(line(page, 'Fresnel alignment').first()).toBeVisible();
+    // Words as they are typed, where they stand; a slip is forgiven.
+    await field(page).fill('fresnle');
+    const suggestions = page.getByRole('region', { name: 'Suggestions' });
+    await expect(suggestions.getByRole('group', { name: 'In title' })).toContainText(
+      'Fresnel alignment',
+    );
+    await expect(results(page)).not.toContainText('Fresnel');
+    await page.getByRole('button', { name: 'Ask for “fresnel” instead' }).click();
+    await expect(line(page, 'Fresnel alignment').first()).toBeVisible();
 
-  await field(page).fill('gasket');
-  await suggestions
-    .getByRole('button', { name: /^Gasket delivery/ })
-    .first()
-    .click();
-  await expect(
-    page.getByRole('button', { name: /^Words: “gasket delivery” in title/ }),
-  ).toBeVisible();
-  await expect(line(page, 'Gasket delivery')).toHaveCount(3);
+    await field(page).fill('gasket');
+    await suggestions
+      .getByRole('button', { name: /^Gasket delivery/ })
+      .first()
+      .click();
+    await expect(
+      page.getByRole('button', { name: /^Words: “gasket delivery” in title/ }),
+    ).toBeVisible();
+    await expect(line(page, 'Gasket delivery')).toHaveCount(3);
 
-  // More exact: not on Clients.
-  await page.getByRole('button', { name: 'More exact' }).click();
-  await panel(page, 'Ask for').getByRole('button', { name: 'Calendars' }).click();
-  const part = panel(page, 'Calendars');
-  await part.getByRole('button', { name: 'Clients' }).click();
-  await part.getByRole('button', { name: 'Turned round: not' }).click();
-  await part.getByRole('button', { name: 'Done', exact: true }).click();
-  await expect(
-    page.getByRole('button', { name: 'Calendars: not on Clients. Change' }),
-  ).toBeVisible();
+    // More exact: not on Clients.
+    await page.getByRole('button', { name: 'More exact' }).click();
+    await panel(page, 'Ask for').getByRole('button', { name: 'Calendars' }).click();
+    const part = panel(page, 'Calendars');
+    await part.getByRole('button', { name: 'Clients' }).click();
+    await part.getByRole('button', { name: 'Turned round: not' }).click();
+    await part.getByRole('button', { name: 'Done', exact: true }).click();
+    await expect(
+      page.getByRole('button', { name: 'Calendars: not on Clients. Change' }),
+    ).toBeVisible();
 
-  // One is looked at on its week, then the next, then back to the list.
-  await line(page, 'Gasket delivery').first().click();
-  const walk = page.getByRole('region', { name: 'Results on the sheet' });
-  await expect(walk).toContainText('1 of 3');
-  await expect(
-    page
-      .getByRole('complementary')
-      .or(panel(page, /Gasket/))
-      .first(),
-  ).toBeVisible();
-  await walk.getByRole('button', { name: 'Next result' }).click();
-  await expect(walk).toContainText('2 of 3');
-  await walk.getByRole('button', { name: 'Results', exact: true }).click();
-  await expect(line(page, 'Gasket delivery')).toHaveCount(3);
+    // One is looked at on its week, then the next, then back to the list.
+    await line(page, 'Gasket delivery').first().click();
+    const walk = page.getByRole('region', { name: 'Results on the sheet' });
+    await expect(walk).toContainText('1 of 3');
+    await expect(
+      page
+        .getByRole('complementary')
+        .or(panel(page, /Gasket/))
+        .first(),
+    ).toBeVisible();
+    await walk.getByRole('button', { name: 'Next result' }).click();
+    await expect(walk).toContainText('2 of 3');
+    await walk.getByRole('button', { name: 'Results', exact: true }).click();
+    await expect(line(page, 'Gasket delivery')).toHaveCount(3);
 
-  // Kept, and asked again after a reload.
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  const keep = panel(page, 'Keep this question');
-  await keep.getByRole('textbox', { name: 'Name' }).fill('Gaskets');
-  await keep.getByRole('button', { name: 'Keep' }).click();
-  await expect(message(page, 'Kept the question Gaskets')).toBeVisible();
-  await page.reload();
-  await expect(line(page, 'Gasket delivery')).toHaveCount(3);
-  await page.getByRole('button', { name: 'Ask anew' }).click();
-  await page.getByRole('button', { name: 'Gaskets', exact: true }).click();
-  await expect(line(page, 'Gasket delivery')).toHaveCount(3);
+    // Kept, and asked again after a reload.
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    const keep = panel(page, 'Keep this question');
+    await keep.getByRole('textbox', { name: 'Name' }).fill('Gaskets');
+    await keep.getByRole('button', { name: 'Keep' }).click();
+    await expect(message(page, 'Kept the question Gaskets')).toBeVisible();
+    await page.reload();
+    await expect(line(page, 'Gasket delivery')).toHaveCount(3);
+    await page.getByRole('button', { name: 'Ask anew' }).click();
+    await page.getByRole('button', { name: 'Gaskets', exact: true }).click();
+    await expect(line(page, 'Gasket delivery')).toHaveCount(3);
 
-  // All of them are selected; the selection stays on another screen.
-  await page.getByRole('button', { name: 'Select all 3' }).click();
-  await expect(selected(page)).toContainText('3 events selected · 1.5 h');
-  await goTo(page, 'Plan');
-  await expect(bar(page, 'Gasket delivery').first()).toHaveAccessibleName(/selected$/);
-  await selected(page).getByRole('button', { name: 'Change…' }).click();
+    // All of them are selected; the selection stays on another screen.
+    await page.getByRole('button', { name: 'Select all 3' }).click();
+    await expect(selected(page)).toContainText('3 events selected · 1.5 h');
+    await goTo(page, 'Plan');
+    await expect(bar(page, 'Gasket delivery').first()).toHaveAccessibleName(/selected$/);
+    await selected(page).getByRole('button', { name: 'Change…' }).click();
 
-  // Two things at once, looked at before they are done; one is left out.
-  const choose = panel(page, 'Change');
-  await choose.getByRole('button', { name: 'Move by days' }).click();
-  await page.getByRole('button', { name: 'Another change' }).click();
-  await choose.getByRole('button', { name: 'Put after the title' }).click();
-  await page.getByRole('textbox', { name: 'After the title' }).fill(' (door 3)');
-  const lines = page.getByRole('list', { name: 'What becomes of each' }).getByRole('listitem');
-  await expect(lines).toHaveCount(3);
-  await expect(lines.first()).toContainText(/Title: .*→ Gasket delivery \(door 3\)/);
-  await expect(lines.first()).toContainText('→ Wed 2 Dec, 11:30 – 12:00');
-  await lines.last().getByRole('checkbox').uncheck();
-  await page.getByRole('button', { name: 'Change 2 events' }).click();
-  await expect(message(page, 'Changed 2 events: 7 days on and title')).toBeVisible();
-  await expect(selected(page)).toBeHidden();
-  await expect(bar(page, 'Gasket delivery')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(bar(page, 'Gasket delivery')).toHaveCount(2);
-  if (isPhone) return;
+    // Two things at once, looked at before they are done; one is left out.
+    const choose = panel(page, 'Change');
+    await choose.getByRole('button', { name: 'Move by days' }).click();
+    await page.getByRole('button', { name: 'Another change' }).click();
+    await choose.getByRole('button', { name: 'Put after the title' }).click();
+    await page.getByRole('textbox', { name: 'After the title' }).fill(' (door 3)');
+    const lines = page.getByRole('list', { name: 'What becomes of each' }).getByRole('listitem');
+    await expect(lines).toHaveCount(3);
+    await expect(lines.first()).toContainText(/Title: .*→ Gasket delivery \(door 3\)/);
+    await expect(lines.first()).toContainText('→ Wed 2 Dec, 11:30 – 12:00');
+    await lines.last().getByRole('checkbox').uncheck();
+    await page.getByRole('button', { name: 'Change 2 events' }).click();
+    await expect(message(page, 'Changed 2 events: 7 days on and title')).toBeVisible();
+    await expect(selected(page)).toBeHidden();
+    await expect(bar(page, 'Gasket delivery')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(bar(page, 'Gasket delivery')).toHaveCount(2);
 
-  // By F from the sheet.
-  await page.keyboard.press('f');
-  await expect(field(page)).toBeFocused();
-});
+    // By F from the sheet.
+    await page.keyboard.press('f');
+    await expect(field(page)).toBeFocused();
+  },
+);
 
 test(
   'on the sheet: by Ctrl, Shift, a frame and keys; followed calendars say no',

@@ -151,11 +151,15 @@ export async function typeLine(page: Page, line: string): Promise<void> {
   await page.keyboard.type(line);
 }
 
-/** Enters a line by the card that adds; its answer is the caller's to wait for. */
+/** Enters a line by the card that adds, at once as if pasted; its answer is the caller's to wait for. */
 export async function enterLine(page: Page, line: string): Promise<void> {
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await typeLine(page, line);
-  await page.keyboard.press('Enter');
+  const field = page.getByRole('textbox', { name: 'What, when, where' });
+  await expect(field).toBeFocused();
+  await field.fill(line);
+  // What is typed at once is drawn first: the key means what stands there then.
+  await field.evaluate(() => new Promise((resolve) => requestAnimationFrame(resolve)));
+  await field.press('Enter');
 }
 
 /** Adds what one typed line says, from wherever one is. */

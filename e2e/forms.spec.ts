@@ -67,11 +67,9 @@ test(
   },
 );
 
-test(
-  'a form that does not suit the span says what it is for',
-  { tag: '@phone' },
-  async ({ page }) => {
-    await openDemo(page);
+test('forms for a span, and the year', { tag: '@phone' }, async ({ page }) => {
+  await openDemo(page);
+  await test.step('a form that does not suit the span says what it is for', async () => {
     await page.getByRole('button', { name: /change how the sheet is seen$/ }).click();
     const dialog = panel(page, 'How the sheet is seen');
     await expect(dialog.getByRole('radio', { name: 'Year: for a year' })).toBeDisabled();
@@ -80,61 +78,90 @@ test(
       dialog.getByRole('radio', { name: 'Columns: for up to seven days' }),
     ).toBeDisabled();
     await expect(dialog.getByRole('radio', { name: /^Grid/ })).toBeChecked();
-  },
-);
+  });
+  await test.step('the year shades its days, and a press shows the events of one', async () => {
+    await page.keyboard.press('Escape');
+    await see(page, { span: ['How long', 'Year'] });
+    const year = page.getByRole('group', { name: 'Year', exact: true });
+    const today = year.getByRole('button', {
+      name: /^Tuesday,? 24 November 2026, today, \d+ events/,
+    });
+    await expect(today).toBeVisible();
+    await today.click();
+    const day = panel(page, /^Tuesday,? 24 November$/);
+    await day.getByRole('button', { name: /^Barometer calibration, / }).click();
+    await expect(panel(page, 'Barometer calibration')).toBeVisible();
 
-test('columns stand overlapping events side by side, and a drag moves one down', async ({
-  page,
-  isPhone,
-}) => {
-  await openDemo(page);
-  await see(page, { span: ['Days', '3'], form: 'Columns' });
-  const pilot = await boxOf(bar(page, 'Pilot station survey', '3 days'));
-  const ledger = await boxOf(bar(page, 'Quarter ledger review', '3 days'));
-  expect(pilot.x + pilot.width).toBeLessThanOrEqual(ledger.x + 1);
-  expect(ledger.y).toBeLessThan(pilot.y + pilot.height);
-  await expect(
-    sheet(page, '3 days').getByRole('button', { name: /^Tomas away, .* day 1 of 2$/ }),
-  ).toBeVisible();
-
-  test.skip(isPhone, 'A mouse drags.');
-  const calls = bar(page, 'Barometer calibration', '3 days');
-  const box = await boxOf(calls);
-  const hour = box.height / (145 / 60);
-  const from = { x: box.x + box.width / 2, y: box.y + 12 };
-  await mouseDrag(page, from, { x: from.x, y: from.y + hour });
-  await expect(calls).toHaveAccessibleName(/15:00 – 17:25/);
+    await today.focus();
+    await page.keyboard.press('ArrowDown');
+    await expect(year.getByRole('button', { name: /^Tuesday,? 1 December 2026/ })).toBeFocused();
+    await page.keyboard.press('Enter');
+    await panel(page, /^Tuesday,? 1 December$/)
+      .getByRole('button', { name: 'Show the day' })
+      .click();
+    await expect(heading(page, /^Tue(sday)?,? 1 Dec(ember)?$/)).toBeVisible();
+  });
 });
 
-test('columns: keys move by slot down and by day across', { tag: '@wide' }, async ({ page }) => {
+test('columns: side by side, dragged, by keys, pressed', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
-  await see(page, { span: ['Days', '3'], form: 'Columns' });
-  const ledger = bar(page, 'Quarter ledger review', '3 days');
-  await ledger.focus();
-  await page.keyboard.press('Alt+ArrowDown');
-  await expect(ledger).toHaveAccessibleName(/10:45 – 12:15/);
-  await ledger.focus();
-  await page.keyboard.press('Alt+ArrowRight');
-  await expect(ledger).toHaveAccessibleName(/Wed 25 Nov, 10:45/);
-  await expect(ledger).toBeFocused();
+  await test.step('an empty spot of a column begins an event there', async () => {
+    await see(page, { span: ['Days', '3'], form: 'Columns' });
+    const stock = await boxOf(bar(page, 'Stock count', '3 days'));
+    // Half an hour is as tall as the count; one and a half before it is clear.
+    await page.mouse.click(stock.x + 12, stock.y - stock.height * 2.6);
+    const add = panel(page, 'Add an event');
+    await expect(add.getByText(/Wed,? 25 Nov, 13:30 – 14:00/)).toBeVisible();
+  });
+  await test.step('columns stand overlapping events side by side, and a drag moves one down', async () => {
+    await page.keyboard.press('Escape');
+    await see(page, { span: ['Days', '3'], form: 'Columns' });
+    const pilot = await boxOf(bar(page, 'Pilot station survey', '3 days'));
+    const ledger = await boxOf(bar(page, 'Quarter ledger review', '3 days'));
+    expect(pilot.x + pilot.width).toBeLessThanOrEqual(ledger.x + 1);
+    expect(ledger.y).toBeLessThan(pilot.y + pilot.height);
+    await expect(
+      sheet(page, '3 days').getByRole('button', { name: /^Tomas away, .* day 1 of 2$/ }),
+    ).toBeVisible();
+
+    const calls = bar(page, 'Barometer calibration', '3 days');
+    const box = await boxOf(calls);
+    const hour = box.height / (145 / 60);
+    const from = { x: box.x + box.width / 2, y: box.y + 12 };
+    await mouseDrag(page, from, { x: from.x, y: from.y + hour });
+    await expect(calls).toHaveAccessibleName(/15:00 – 17:25/);
+  });
+  await test.step('columns: keys move by slot down and by day across', async () => {
+    await see(page, { span: ['Days', '3'], form: 'Columns' });
+    const ledger = bar(page, 'Quarter ledger review', '3 days');
+    await ledger.focus();
+    await page.keyboard.press('Alt+ArrowDown');
+    await expect(ledger).toHaveAccessibleName(/10:45 – 12:15/);
+    await ledger.focus();
+    await page.keyboard.press('Alt+ArrowRight');
+    await expect(ledger).toHaveAccessibleName(/Wed 25 Nov, 10:45/);
+    await expect(ledger).toBeFocused();
+  });
 });
 
-test('an empty spot of a column begins an event there', { tag: '@wide' }, async ({ page }) => {
+test('the grid of a month', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
-  await see(page, { span: ['Days', '3'], form: 'Columns' });
-  const stock = await boxOf(bar(page, 'Stock count', '3 days'));
-  // Half an hour is as tall as the count; one and a half before it is clear.
-  await page.mouse.click(stock.x + 12, stock.y - stock.height * 2.6);
-  const add = panel(page, 'Add an event');
-  await expect(add.getByText(/Wed,? 25 Nov, 13:30 – 14:00/)).toBeVisible();
-});
-
-test(
-  'the grid of a month lays long events across, and opens a full day in place',
-  { tag: '@wide' },
-  async ({ page }) => {
-    await openDemo(page);
+  await test.step('the grid tells less where less is wanted, and a week is a press away', async () => {
     await see(page, { span: ['How long', 'Month'], form: 'Grid' });
+    await see(page, { span: ['Detail of the grid', 'Marks'] });
+    const grid = sheet(page, 'Month');
+    await expect(bar(page, 'Tomas away', 'Month')).toHaveCount(0);
+    // A day that is opened says everything, whatever the detail of the rest.
+    await grid.getByRole('button', { name: /^Thursday,? 26 November/ }).click();
+    await expect(bar(page, 'Lens grinding slot', 'Month')).toBeVisible();
+    await see(page, { span: ['Detail of the grid', 'Bars'] });
+    await expect(bar(page, 'Freight quotes', 'Month').first()).toBeVisible();
+    await grid.getByRole('button', { name: 'Show week 46' }).click();
+    await expect(heading(page, /^9 – 15 Nov/)).toBeVisible();
+  });
+  await test.step('the grid of a month lays long events across, and opens a full day in place', async () => {
+    await see(page, { span: ['How long', 'Month'], form: 'Grid' });
+    await see(page, { span: ['Detail of the grid', 'Titles where they fit'] });
     const grid = sheet(page, 'Month');
     const tomas = await boxOf(bar(page, 'Tomas away', 'Month'));
     const thursday = await boxOf(grid.getByRole('button', { name: /^Thursday,? 26 November/ }));
@@ -154,27 +181,8 @@ test(
     await expect(crates).toHaveAccessibleName(/Thu 26 Nov, 11:00 – 12:00/);
     await page.getByRole('button', { name: 'Undo' }).first().click();
     await expect(crates).toHaveAccessibleName(/Fri 27 Nov, 11:00/);
-  },
-);
-
-test(
-  'the grid tells less where less is wanted, and a week is a press away',
-  { tag: '@wide' },
-  async ({ page }) => {
-    await openDemo(page);
-    await see(page, { span: ['How long', 'Month'], form: 'Grid' });
-    await see(page, { span: ['Detail of the grid', 'Marks'] });
-    const grid = sheet(page, 'Month');
-    await expect(bar(page, 'Tomas away', 'Month')).toHaveCount(0);
-    // A day that is opened says everything, whatever the detail of the rest.
-    await grid.getByRole('button', { name: /^Thursday,? 26 November/ }).click();
-    await expect(bar(page, 'Lens grinding slot', 'Month')).toBeVisible();
-    await see(page, { span: ['Detail of the grid', 'Bars'] });
-    await expect(bar(page, 'Freight quotes', 'Month').first()).toBeVisible();
-    await grid.getByRole('button', { name: 'Show week 46' }).click();
-    await expect(heading(page, /^9 – 15 Nov/)).toBeVisible();
-  },
-);
+  });
+});
 
 test(
   'a month on the phone says the pressed day in full, and what is selected there stays in sight',
@@ -199,33 +207,6 @@ test(
     await see(page, { span: ['How long', 'Week'] });
     await expect(heading(page, /^26 Oct – 1 Nov/)).toBeVisible();
     await expect(bar(page, 'Freight quotes')).toHaveAttribute('aria-pressed', 'true');
-  },
-);
-
-test(
-  'the year shades its days, and a press shows the events of one',
-  { tag: '@phone' },
-  async ({ page }) => {
-    await openDemo(page);
-    await see(page, { span: ['How long', 'Year'] });
-    const year = page.getByRole('group', { name: 'Year', exact: true });
-    const today = year.getByRole('button', {
-      name: /^Tuesday,? 24 November 2026, today, \d+ events/,
-    });
-    await expect(today).toBeVisible();
-    await today.click();
-    const day = panel(page, /^Tuesday,? 24 November$/);
-    await day.getByRole('button', { name: /^Barometer calibration, / }).click();
-    await expect(panel(page, 'Barometer calibration')).toBeVisible();
-
-    await today.focus();
-    await page.keyboard.press('ArrowDown');
-    await expect(year.getByRole('button', { name: /^Tuesday,? 1 December 2026/ })).toBeFocused();
-    await page.keyboard.press('Enter');
-    await panel(page, /^Tuesday,? 1 December$/)
-      .getByRole('button', { name: 'Show the day' })
-      .click();
-    await expect(heading(page, /^Tue(sday)?,? 1 Dec(ember)?$/)).toBeVisible();
   },
 );
 

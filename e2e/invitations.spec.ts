@@ -189,3 +189,44 @@ test(
     await expect(bar(page, 'Rope')).toBeHidden();
   },
 );
+
+test(
+  'what somebody else asks to is moved here alone, proposed to them, and passed on to another',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await toInvitations(page);
+    await page.getByRole('button', { name: 'Let them invite you' }).click();
+    const lens = card(page, 'Lens trial for lamp 22');
+    await lens.getByRole('button', { name: 'Accept: I come' }).click();
+    await expect(lens).toContainText('you: accepted');
+    await page.getByRole('link', { name: 'Plan' }).click();
+    const event = bar(page, 'Lens trial for lamp 22');
+    await event.focus();
+    await page.keyboard.press('Alt+ArrowRight');
+    await expect(event).toHaveAccessibleName(/10:45 – 11:45/);
+    const ask = page.getByRole('region', { name: 'Moved on your sheet alone' });
+    await expect(ask).toContainText('Only on your sheet it is at Wed 25 Nov, 10:45 – 11:45.');
+    await ask.getByRole('button', { name: 'Put it back' }).click();
+    await expect(event).toHaveAccessibleName(/10:30 – 11:30/);
+    await expect(ask).toBeHidden();
+    await event.focus();
+    await page.keyboard.press('Alt+ArrowRight');
+    await ask.getByRole('button', { name: 'Propose it to Ida' }).click();
+    await expect(ask).toBeHidden();
+
+    // She takes it: it is asked for at that time now.
+    await toInvitations(page);
+    await expect(lens).toContainText('Wed 25 Nov, 10:45 – 11:45');
+    const cash = card(page, 'Cash count');
+    await cash.getByRole('button', { name: 'Pass on…' }).click();
+    const dialog = panel(page, 'Pass “Cash count” on');
+    await dialog.getByRole('radio', { name: 'Mei Lund' }).click();
+    await dialog.getByRole('textbox', { name: 'A line of your own' }).fill('You have the keys.');
+    await dialog.getByRole('button', { name: 'Pass it on' }).click();
+    await expect(message(page, 'Passed “Cash count” on to Mei Lund')).toBeVisible();
+    await expect(cash).toContainText('you: passed on');
+    await page.getByRole('link', { name: 'Plan' }).click();
+    await expect(bar(page, 'Cash count')).toHaveCount(0);
+  },
+);

@@ -35,11 +35,28 @@ async function saveLens(page: Page, name: string, isFixed = false): Promise<void
 const picker = (page: Page, label: string) =>
   page.getByRole('button', { name: `${label}: change how the sheet is seen` });
 
-test(
-  'the filter shows only what was asked for, says how much it hides, and is cleared',
-  { tag: '@phone' },
-  async ({ page }) => {
-    await openDemo(page);
+test('the filter', { tag: '@phone' }, async ({ page }) => {
+  await openDemo(page);
+  await test.step('the filter holds in every form, and knows kinds, categories and the past', async () => {
+    await page.getByRole('button', { name: 'Filter', exact: true }).click();
+    const dialog = panel(page, 'Show only');
+    await dialog.getByRole('checkbox', { name: 'Hide what is past' }).check();
+    await dialog.getByRole('button', { name: 'Single' }).click();
+    await dialog.getByRole('button', { name: 'Done', exact: true }).click();
+    await expect(bar(page, 'Lamp 14 strip-down')).toHaveCount(0);
+    await expect(bar(page, 'Barometer calibration')).toBeVisible();
+    await expect(bar(page, 'Freight quotes')).toHaveCount(0);
+    await see(page, { form: 'Table' });
+    const table = page.getByRole('region', { name: 'Week' });
+    await expect(table.getByRole('button', { name: /^Barometer calibration/ })).toBeVisible();
+    await expect(table.getByRole('button', { name: /^Freight quotes/ })).toHaveCount(0);
+    await see(page, { form: 'Agenda' });
+    await expect(sheet(page).getByRole('button', { name: /^Barometer calibration/ })).toBeVisible();
+    await expect(sheet(page).getByRole('button', { name: /^Bench round/ })).toHaveCount(0);
+  });
+  await test.step('the filter shows only what was asked for, says how much it hides, and is cleared', async () => {
+    await page.getByRole('button', { name: 'Clear the filter' }).click();
+    await see(page, { form: 'Rows' });
     await page.getByRole('button', { name: 'Filter', exact: true }).click();
     const dialog = panel(page, 'Show only');
     await dialog.getByRole('textbox', { name: 'Place', exact: true }).fill('bench');
@@ -56,31 +73,24 @@ test(
     await expect(bar(page, 'Freight quotes')).toHaveCount(0);
     await page.getByRole('button', { name: 'Clear the filter' }).click();
     await expect(bar(page, 'Freight quotes')).toBeVisible();
-  },
-);
-
-test(
-  'the filter holds in every form, and knows kinds, categories and the past',
-  { tag: '@phone' },
-  async ({ page }) => {
-    await openDemo(page);
-    await page.getByRole('button', { name: 'Filter', exact: true }).click();
-    const dialog = panel(page, 'Show only');
-    await dialog.getByRole('checkbox', { name: 'Hide what is past' }).check();
-    await dialog.getByRole('button', { name: 'Single' }).click();
-    await dialog.getByRole('button', { name: 'Done', exact: true }).click();
-    await expect(bar(page, 'Lamp 14 strip-down')).toHaveCount(0);
-    await expect(bar(page, 'Barometer calibration')).toBeVisible();
-    await expect(bar(page, 'Freight quotes')).toHaveCount(0);
-    await see(page, { form: 'Table' });
-    const table = page.getByRole('region', { name: 'Week' });
-    await expect(table.getByRole('button', { name: /^Barometer calibration/ })).toBeVisible();
-    await expect(table.getByRole('button', { name: /^Freight quotes/ })).toHaveCount(0);
-    await see(page, { form: 'Agenda' });
-    await expect(sheet(page).getByRole('button', { name: /^Barometer calibration/ })).toBeVisible();
-    await expect(sheet(page).getByRole('button', { name: /^Bench round/ })).toHaveCount(0);
-  },
-);
+  });
+  await test.step('the hours of what is shown agree with the table', async () => {
+    await see(page, { span: ['How long', 'Month'], form: 'Table' });
+    const totals = page
+      .getByRole('status')
+      .filter({ hasText: /^\d+ events · [\d.]+ h(?: \d+ min)?$/ });
+    const hours = (await totals.innerText()).split(' · ')[1]!;
+    await page.getByRole('button', { name: /: show the hours$/ }).click();
+    const load = panel(page, 'Booked and clear');
+    await expect(load.getByText(`${hours} in events`)).toBeVisible();
+    await expect(load.getByRole('img', { name: /working hours/ })).toHaveAccessibleName(
+      new RegExp(`^${hours} in events, [\\d.]+ h(?: \\d+ min)? of working hours clear: Workshop`),
+    );
+    await load.getByRole('radio', { name: 'By category' }).click();
+    await expect(load.getByRole('listitem').filter({ hasText: 'Lamps' })).toBeVisible();
+    await expect(load.getByText(`${hours} in events`)).toBeVisible();
+  });
+});
 
 test(
   'rows and columns stand for calendars; past five, columns turn into rows',
@@ -273,24 +283,6 @@ test(
     await expect(heading(page, /^(Nov|Dec)(ember)? 2026$/)).toBeVisible();
   },
 );
-
-test('the hours of what is shown agree with the table', { tag: '@phone' }, async ({ page }) => {
-  await openDemo(page);
-  await see(page, { span: ['How long', 'Month'], form: 'Table' });
-  const totals = page
-    .getByRole('status')
-    .filter({ hasText: /^\d+ events · [\d.]+ h(?: \d+ min)?$/ });
-  const hours = (await totals.innerText()).split(' · ')[1]!;
-  await page.getByRole('button', { name: /: show the hours$/ }).click();
-  const load = panel(page, 'Booked and clear');
-  await expect(load.getByText(`${hours} in events`)).toBeVisible();
-  await expect(load.getByRole('img', { name: /working hours/ })).toHaveAccessibleName(
-    new RegExp(`^${hours} in events, [\\d.]+ h(?: \\d+ min)? of working hours clear: Workshop`),
-  );
-  await load.getByRole('radio', { name: 'By category' }).click();
-  await expect(load.getByRole('listitem').filter({ hasText: 'Lamps' })).toBeVisible();
-  await expect(load.getByText(`${hours} in events`)).toBeVisible();
-});
 
 test(
   'keys change the form and the time, and are looked up by “?”',

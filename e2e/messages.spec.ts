@@ -34,44 +34,46 @@ const MAIL = [
   '',
 ].join('\r\n');
 
-test('a pasted message becomes events and a task, each put right before it is kept', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await goTo(page, 'Message');
-  await page.getByRole('button', { name: 'Two dates and a task' }).click();
-  await expect(
-    page.getByText(/“Glass and stand” · from Greta Amble · 3 things found/),
-  ).toBeVisible();
+test(
+  'a pasted message becomes events and a task, each put right before it is kept',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await goTo(page, 'Message');
+    await page.getByRole('button', { name: 'Two dates and a task' }).click();
+    await expect(
+      page.getByText(/“Glass and stand” · from Greta Amble · 3 things found/),
+    ).toBeVisible();
 
-  const first = found(page, 'Found 1 of 3');
-  await expect(first.getByText('Day and time stand in the message.')).toBeVisible();
-  await first.getByRole('textbox', { name: 'Title' }).fill('Glass is fitted');
-  await first.getByRole('radio', { name: 'Clients' }).click();
-  await first.getByRole('button', { name: 'Keep the event' }).click();
-  await expect(
-    message(page, 'Added “Glass is fitted” to Clients: Tue 1 Dec, 10:00').first(),
-  ).toBeVisible();
-  await found(page, 'Found 2 of 3').getByRole('button', { name: 'Leave it out' }).click();
-  await found(page, 'Found 3 of 3').getByRole('button', { name: 'Keep the task' }).click();
-  await expect(
-    message(page, /^Added the task “Send us the drawings”, due Fri,? 27 Nov/).first(),
-  ).toBeVisible();
+    const first = found(page, 'Found 1 of 3');
+    await expect(first.getByText('Day and time stand in the message.')).toBeVisible();
+    await first.getByRole('textbox', { name: 'Title' }).fill('Glass is fitted');
+    await first.getByRole('radio', { name: 'Clients' }).click();
+    await first.getByRole('button', { name: 'Keep the event' }).click();
+    await expect(
+      message(page, 'Added “Glass is fitted” to Clients: Tue 1 Dec, 10:00').first(),
+    ).toBeVisible();
+    await found(page, 'Found 2 of 3').getByRole('button', { name: 'Leave it out' }).click();
+    await found(page, 'Found 3 of 3').getByRole('button', { name: 'Keep the task' }).click();
+    await expect(
+      message(page, /^Added the task “Send us the drawings”, due Fri,? 27 Nov/).first(),
+    ).toBeVisible();
 
-  // What stands in an answer is told as not sure; the text waits for a reload.
-  await page.getByRole('button', { name: 'Clear' }).click();
-  await page.getByRole('button', { name: 'An answer' }).click();
-  await expect(page.getByRole('note', { name: 'Not sure' })).toContainText(
-    'It stands in what was answered.',
-  );
-  await expect(page.getByRole('textbox', { name: 'Start' })).toHaveValue('16:30');
-  await page.reload();
-  const field = page.getByRole('textbox', { name: 'A message, or a part of one' });
-  await expect(field).toHaveValue(/16:30 would be better\./);
-  await field.fill('We should meet soon.');
-  await page.getByRole('button', { name: 'Read it' }).click();
-  await expect(page.getByText('no day and no time was found')).toBeVisible();
-});
+    // What stands in an answer is told as not sure; the text waits for a reload.
+    await page.getByRole('button', { name: 'Clear' }).click();
+    await page.getByRole('button', { name: 'An answer' }).click();
+    await expect(page.getByRole('note', { name: 'Not sure' })).toContainText(
+      'It stands in what was answered.',
+    );
+    await expect(page.getByRole('textbox', { name: 'Start' })).toHaveValue('16:30');
+    await page.reload();
+    const field = page.getByRole('textbox', { name: 'A message, or a part of one' });
+    await expect(field).toHaveValue(/16:30 would be better\./);
+    await field.fill('We should meet soon.');
+    await page.getByRole('button', { name: 'Read it' }).click();
+    await expect(page.getByText('no day and no time was found')).toBeVisible();
+  },
+);
 
 test(
   'a mail is read from its file, goes onto the event, and its calendar file comes in',

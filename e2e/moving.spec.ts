@@ -45,28 +45,50 @@ test('a bar is moved to another day and time, with its new time beside it, and b
   await expect(bar(page, LAMP)).toHaveAccessibleName(/Mon,? 23 Nov, 13:00 – 15:00/);
 });
 
-test('a bar that is let go stays where it was dropped', { tag: '@wide' }, async ({ page }) => {
+test('by mouse', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
-  const from = await middleOf(page, LAMP);
-  const hour = await hourWidth(page);
-  await page.evaluate(() => {
-    const seen: string[] = [];
-    Object.assign(window, { seen });
-    const look = () => {
-      const found = document.querySelector('[data-occ][aria-label^="Lamp 14 strip-down"]');
-      if (found) seen.push(String(Math.round(found.getBoundingClientRect().x)));
-      requestAnimationFrame(look);
-    };
-    requestAnimationFrame(look);
+  await test.step('Escape takes a drag back', async () => {
+    const from = await middleOf(page, LAMP);
+    await mouseDrag(page, from, { x: from.x + 200, y: from.y }, () =>
+      page.keyboard.press('Escape'),
+    );
+    await expect(bar(page, LAMP)).toHaveAccessibleName(/13:00 – 15:00/);
+    await expect(page.getByText(/^Moved/)).toHaveCount(0);
+    await expect(page.getByRole('dialog')).toHaveCount(0);
   });
-  await mouseDrag(page, from, { x: from.x + hour, y: from.y });
-  await expect(bar(page, LAMP)).toHaveAccessibleName(/14:00 – 16:00/);
-  await expect(message(page, `Moved “${LAMP}”`)).toBeVisible();
-  const places = () =>
-    page.evaluate(() => [...new Set((window as unknown as { seen: string[] }).seen)].length);
-  // Where it was and where it is: no third place, however short.
-  await expect.poll(places).toBeGreaterThan(1);
-  expect(await places()).toBe(2);
+  await test.step('a whole day is moved by days', async () => {
+    const bars = bar(page, 'Tomas away');
+    const box = await boxOf(bars.first());
+    const from = { x: box.x + 120, y: box.y + box.height / 2 };
+    const to = {
+      x: from.x,
+      y: from.y - (await rowsDown(page, /^Wednesday,? 25/, /^Thursday,? 26/)),
+    };
+    await mouseDrag(page, from, to);
+    await expect(bars.first()).toHaveAccessibleName(/Wed,? 25 Nov – Thu,? 26 Nov, Leave, free/);
+  });
+  await test.step('a bar that is let go stays where it was dropped', async () => {
+    const from = await middleOf(page, LAMP);
+    const hour = await hourWidth(page);
+    await page.evaluate(() => {
+      const seen: string[] = [];
+      Object.assign(window, { seen });
+      const look = () => {
+        const found = document.querySelector('[data-occ][aria-label^="Lamp 14 strip-down"]');
+        if (found) seen.push(String(Math.round(found.getBoundingClientRect().x)));
+        requestAnimationFrame(look);
+      };
+      requestAnimationFrame(look);
+    });
+    await mouseDrag(page, from, { x: from.x + hour, y: from.y });
+    await expect(bar(page, LAMP)).toHaveAccessibleName(/14:00 – 16:00/);
+    await expect(message(page, `Moved “${LAMP}”`)).toBeVisible();
+    const places = () =>
+      page.evaluate(() => [...new Set((window as unknown as { seen: string[] }).seen)].length);
+    // Where it was and where it is: no third place, however short.
+    await expect.poll(places).toBeGreaterThan(1);
+    expect(await places()).toBe(2);
+  });
 });
 
 test('the end of a bar is stretched', async ({ page, isPhone }) => {
@@ -82,42 +104,26 @@ test('the end of a bar is stretched', async ({ page, isPhone }) => {
   await expect(message(page, `Stretched “${LAMP}”`)).toBeVisible();
 });
 
-test('a drag that is held at the edge scrolls the sheet on', async ({ page, isPhone }) => {
-  await openDemo(page);
-  await see(page, { span: ['How long', 'Month'], form: 'Rows' });
-  const rows = sheet(page, 'Month');
-  const event = bar(page, 'First aid refresher', 'Month');
-  const last = rows.getByRole('button', { name: /^Monday,? 30 November/ });
-  await expect(last).not.toBeInViewport();
-  const box = await boxOf(event);
-  const from = { x: box.x + Math.min(box.width / 2, 20), y: box.y + box.height / 2 };
-  const ruler = await boxOf(page.getByRole('slider', { name: 'Weeks' }));
-  const edge = { x: from.x, y: ruler.y - 8 };
-  const there = () => expect(page.getByText(/^Mon,? 30 Nov, 09:00 – 12:00/)).toBeVisible();
-  if (isPhone) await touchDrag(page, [from, edge], 400, there);
-  else await mouseDrag(page, from, edge, there);
-  await expect(last).toBeInViewport();
-  await expect(event).toHaveAccessibleName(/Mon,? 30 Nov, 09:00 – 12:00/);
-});
-
-test('Escape takes a drag back', { tag: '@wide' }, async ({ page }) => {
-  await openDemo(page);
-  const from = await middleOf(page, LAMP);
-  await mouseDrag(page, from, { x: from.x + 200, y: from.y }, () => page.keyboard.press('Escape'));
-  await expect(bar(page, LAMP)).toHaveAccessibleName(/13:00 – 15:00/);
-  await expect(page.getByText(/^Moved/)).toHaveCount(0);
-  await expect(page.getByRole('dialog')).toHaveCount(0);
-});
-
-test('a whole day is moved by days', { tag: '@wide' }, async ({ page }) => {
-  await openDemo(page);
-  const bars = bar(page, 'Tomas away');
-  const box = await boxOf(bars.first());
-  const from = { x: box.x + 120, y: box.y + box.height / 2 };
-  const to = { x: from.x, y: from.y - (await rowsDown(page, /^Wednesday,? 25/, /^Thursday,? 26/)) };
-  await mouseDrag(page, from, to);
-  await expect(bars.first()).toHaveAccessibleName(/Wed,? 25 Nov – Thu,? 26 Nov, Leave, free/);
-});
+test(
+  'a drag that is held at the edge scrolls the sheet on',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await see(page, { span: ['How long', 'Month'], form: 'Rows' });
+    const rows = sheet(page, 'Month');
+    const event = bar(page, 'First aid refresher', 'Month');
+    const last = rows.getByRole('button', { name: /^Monday,? 30 November/ });
+    await expect(last).not.toBeInViewport();
+    const box = await boxOf(event);
+    const from = { x: box.x + Math.min(box.width / 2, 20), y: box.y + box.height / 2 };
+    const ruler = await boxOf(page.getByRole('slider', { name: 'Weeks' }));
+    const edge = { x: from.x, y: ruler.y - 8 };
+    const there = () => expect(page.getByText(/^Mon,? 30 Nov, 09:00 – 12:00/)).toBeVisible();
+    await touchDrag(page, [from, edge], 400, there);
+    await expect(last).toBeInViewport();
+    await expect(event).toHaveAccessibleName(/Mon,? 30 Nov, 09:00 – 12:00/);
+  },
+);
 
 test(
   'a finger that moves at once scrolls and moves nothing',
@@ -132,20 +138,30 @@ test(
 );
 
 test.describe('by keyboard', () => {
-  test('arrows go from event to event', { tag: '@wide' }, async ({ page }) => {
+  test('by keys', { tag: '@wide' }, async ({ page }) => {
     await openDemo(page);
-    await bar(page, 'Freight quotes').focus();
-    await page.keyboard.press('ArrowRight');
-    await expect(bar(page, 'Gasket delivery').first()).toBeFocused();
-    await page.keyboard.press('ArrowUp');
-    await expect(sheet(page).locator(':focus')).toHaveAccessibleName(/Tue,? 24 Nov/);
-  });
-
-  test(
-    'Alt with arrows moves, with Shift stretches, and letting go drops',
-    { tag: '@wide' },
-    async ({ page }) => {
-      await openDemo(page);
+    await test.step('Enter opens the event in focus', async () => {
+      await bar(page, LAMP).focus();
+      await page.keyboard.press('Enter');
+      await expect(page.getByRole('dialog', { name: LAMP })).toBeVisible();
+    });
+    await test.step('arrows go from event to event', async () => {
+      await bar(page, 'Freight quotes').focus();
+      await page.keyboard.press('ArrowRight');
+      await expect(bar(page, 'Gasket delivery').first()).toBeFocused();
+      await page.keyboard.press('ArrowUp');
+      await expect(sheet(page).locator(':focus')).toHaveAccessibleName(/Tue,? 24 Nov/);
+    });
+    await test.step('Escape takes a move back', async () => {
+      await bar(page, LAMP).focus();
+      await page.keyboard.down('Alt');
+      await page.keyboard.press('ArrowRight');
+      await page.keyboard.press('Escape');
+      await page.keyboard.up('Alt');
+      await expect(bar(page, LAMP)).toHaveAccessibleName(/13:00 – 15:00/);
+      await expect(page.getByText(/^Moved/)).toHaveCount(0);
+    });
+    await test.step('Alt with arrows moves, with Shift stretches, and letting go drops', async () => {
       await bar(page, LAMP).focus();
       await page.keyboard.down('Alt');
       await page.keyboard.press('ArrowRight');
@@ -162,24 +178,6 @@ test.describe('by keyboard', () => {
       await page.keyboard.press('Control+z');
       await page.keyboard.press('Control+z');
       await expect(bar(page, LAMP)).toHaveAccessibleName(/Mon,? 23 Nov, 13:00 – 15:00/);
-    },
-  );
-
-  test('Escape takes a move back', { tag: '@wide' }, async ({ page }) => {
-    await openDemo(page);
-    await bar(page, LAMP).focus();
-    await page.keyboard.down('Alt');
-    await page.keyboard.press('ArrowRight');
-    await page.keyboard.press('Escape');
-    await page.keyboard.up('Alt');
-    await expect(bar(page, LAMP)).toHaveAccessibleName(/13:00 – 15:00/);
-    await expect(page.getByText(/^Moved/)).toHaveCount(0);
-  });
-
-  test('Enter opens the event in focus', { tag: '@wide' }, async ({ page }) => {
-    await openDemo(page);
-    await bar(page, LAMP).focus();
-    await page.keyboard.press('Enter');
-    await expect(page.getByRole('dialog', { name: LAMP })).toBeVisible();
+    });
   });
 });

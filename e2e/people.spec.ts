@@ -5,12 +5,14 @@ import {
   expect,
   goTo,
   message,
+  mouseDrag,
   openDemo,
   openOwn,
   panel,
   sheet,
   test,
   typeLine,
+  spotOf,
 } from './fixtures';
 
 const openings = (page: Page) => page.getByRole('list', { name: 'Openings' }).getByRole('listitem');
@@ -20,68 +22,70 @@ async function show(page: Page, ...names: string[]): Promise<void> {
   for (const name of names) await page.getByRole('switch', { name: `Show ${name}` }).click();
 }
 
-test('people are found, added, noted, and their time is laid over the sheet or beside it', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await goTo(page, 'People');
-  const person = (name: string) => page.getByRole('listitem', { name, exact: true });
-  await expect(person('Ida Solberg')).toContainText('clear until 11:00');
-  await expect(person('Junia Pace')).toContainText('booked until 12:00');
-  await expect(person('Junia Pace')).toContainText('next clear hour 12:00 · shows when booked');
-  await expect(person('Nell Macrae')).toContainText('06:25 in Halifax');
+test(
+  'people are found, added, noted, and their time is laid over the sheet or beside it',
+  { tag: '@phone' },
+  async ({ page }) => {
+    await openDemo(page);
+    await goTo(page, 'People');
+    const person = (name: string) => page.getByRole('listitem', { name, exact: true });
+    await expect(person('Ida Solberg')).toContainText('clear until 11:00');
+    await expect(person('Junia Pace')).toContainText('booked until 12:00');
+    await expect(person('Junia Pace')).toContainText('next clear hour 12:00 · shows when booked');
+    await expect(person('Nell Macrae')).toContainText('06:25 in Halifax');
 
-  // The directory of the office knows more of them.
-  await page.getByRole('textbox', { name: 'Whom do you look for?' }).fill('quill');
-  await page.getByRole('button', { name: 'Add Piers Quill' }).click();
-  const form = panel(page, 'Somebody new');
-  await form.getByRole('textbox', { name: 'My notes' }).fill('Sends the audit list.');
-  await form.getByRole('textbox', { name: 'Groups, with commas between' }).fill('Accounts');
-  await form.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(message(page, 'Added Piers Quill to people')).toBeVisible();
-  const accounts = page.getByRole('list', { name: 'Accounts' });
-  await expect(accounts.getByRole('listitem')).toHaveCount(2);
+    // The directory of the office knows more of them.
+    await page.getByRole('textbox', { name: 'Whom do you look for?' }).fill('quill');
+    await page.getByRole('button', { name: 'Add Piers Quill' }).click();
+    const form = panel(page, 'Somebody new');
+    await form.getByRole('textbox', { name: 'My notes' }).fill('Sends the audit list.');
+    await form.getByRole('textbox', { name: 'Groups, with commas between' }).fill('Accounts');
+    await form.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(message(page, 'Added Piers Quill to people')).toBeVisible();
+    const accounts = page.getByRole('list', { name: 'Accounts' });
+    await expect(accounts.getByRole('listitem')).toHaveCount(2);
 
-  // On the sheet: titles where they may be seen, else only that it is taken.
-  await goTo(page, 'Plan');
-  await page.getByRole('button', { name: 'People', exact: true }).click();
-  await show(page, 'Ida Solberg', 'Junia Pace');
-  await page.getByRole('button', { name: 'Done' }).click();
-  await expect(bar(page, 'Lens fitting').first()).toHaveAccessibleName(/Ida Solberg, busy/);
-  await expect(bar(page, 'Booked').first()).toHaveAccessibleName(/Junia Pace, busy/);
-  await expect(bar(page, 'Private')).not.toHaveCount(0);
-  await expect(page.getByText('Dentist')).toHaveCount(0);
+    // On the sheet: titles where they may be seen, else only that it is taken.
+    await goTo(page, 'Plan');
+    await page.getByRole('button', { name: 'People', exact: true }).click();
+    await show(page, 'Ida Solberg', 'Junia Pace');
+    await page.getByRole('button', { name: 'Done' }).click();
+    await expect(bar(page, 'Lens fitting').first()).toHaveAccessibleName(/Ida Solberg, busy/);
+    await expect(bar(page, 'Booked').first()).toHaveAccessibleName(/Junia Pace, busy/);
+    await expect(bar(page, 'Private')).not.toHaveCount(0);
+    await expect(page.getByText('Dentist')).toHaveCount(0);
 
-  // A press tells of them and their day; nothing of it can be moved.
-  await bar(page, 'Lens fitting').first().click();
-  const panelOfIda = panel(page, 'Ida Solberg');
-  await expect(panelOfIda.getByRole('listitem').filter({ hasText: 'Bench hours' })).toBeVisible();
-  await page.keyboard.press('Escape');
-  await bar(page, 'Lens fitting').first().focus();
-  await page.keyboard.press('Alt+ArrowRight');
-  await expect(
-    message(page, 'This is Ida Solberg’s time: it can’t be changed here.'),
-  ).toBeVisible();
+    // A press tells of them and their day; nothing of it can be moved.
+    await bar(page, 'Lens fitting').first().click();
+    const panelOfIda = panel(page, 'Ida Solberg');
+    await expect(panelOfIda.getByRole('listitem').filter({ hasText: 'Bench hours' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await bar(page, 'Lens fitting').first().focus();
+    await page.keyboard.press('Alt+ArrowRight');
+    await expect(
+      message(page, 'This is Ida Solberg’s time: it can’t be changed here.'),
+    ).toBeVisible();
 
-  // Side by side, each has a row of each day; after a reload too.
-  await page.getByRole('button', { name: 'People: 2 on the sheet' }).click();
-  await page.getByRole('checkbox', { name: 'Side by side: a row or a column each' }).click();
-  await page.getByRole('button', { name: 'Done' }).click();
-  const rowOf = (name: string) =>
-    sheet(page).getByRole('button', { name: `${name}, Tuesday, 24 November 2026. Add` });
-  await expect(rowOf('Ida Solberg')).toBeVisible();
-  await page.reload();
-  await expect(rowOf('You')).toBeVisible();
-  await expect(bar(page, 'Lens fitting').first()).toBeVisible();
+    // Side by side, each has a row of each day; after a reload too.
+    await page.getByRole('button', { name: 'People: 2 on the sheet' }).click();
+    await page.getByRole('checkbox', { name: 'Side by side: a row or a column each' }).click();
+    await page.getByRole('button', { name: 'Done' }).click();
+    const rowOf = (name: string) =>
+      sheet(page).getByRole('button', { name: `${name}, Tuesday, 24 November 2026. Add` });
+    await expect(rowOf('Ida Solberg')).toBeVisible();
+    await page.reload();
+    await expect(rowOf('You')).toBeVisible();
+    await expect(bar(page, 'Lens fitting').first()).toBeVisible();
 
-  // One press takes everybody off again.
-  await page.getByRole('button', { name: 'People: 2 on the sheet' }).click();
-  await page.getByRole('button', { name: 'Nobody' }).click();
-  await page.getByRole('checkbox', { name: /^Side by side/ }).click();
-  await page.getByRole('button', { name: 'Done' }).click();
-  await expect(bar(page, 'Lens fitting')).toHaveCount(0);
-  await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
-});
+    // One press takes everybody off again.
+    await page.getByRole('button', { name: 'People: 2 on the sheet' }).click();
+    await page.getByRole('button', { name: 'Nobody' }).click();
+    await page.getByRole('checkbox', { name: /^Side by side/ }).click();
+    await page.getByRole('button', { name: 'Done' }).click();
+    await expect(bar(page, 'Lens fitting')).toHaveCount(0);
+    await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
+  },
+);
 
 test('a time for all is found, with what speaks against it, and taken', async ({
   page,
@@ -278,3 +282,41 @@ test('times are offered as text and file, held, and let go when one is taken or 
   await expect(bar(page, 'Lens and pilots')).toHaveAccessibleName(/busy/);
   await expect(bar(page, 'Held: ')).toHaveCount(0);
 });
+
+test(
+  'times to offer are drawn on the sheet, each as long as the last',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await goTo(page, 'People');
+    await page.getByRole('button', { name: 'When could all of Workshop meet?' }).click();
+    await expect(openings(page).first()).toContainText('All clear');
+    await panel(page, 'When could we meet?').getByRole('button', { name: 'On the sheet' }).click();
+    const bands = page.getByRole('region', { name: 'Openings on the sheet' });
+    await bands.getByRole('button', { name: 'Offer drawn times' }).click();
+    await expect(bands).toContainText('Draw the times to offer on the sheet');
+    for (const [from, to] of [
+      [14, 15],
+      [16, 16.5],
+    ] as const) {
+      const [start, end] = [
+        await spotOf(page, /^Saturday,? 28/, from + 0.05),
+        await spotOf(page, /^Saturday,? 28/, to),
+      ];
+      await mouseDrag(page, start, end);
+      const said = new RegExp(`^Leave out Sat 28 Nov, ${from}:00$`);
+      await expect(bands.getByRole('button', { name: said })).toBeVisible();
+    }
+    await expect(bands).toContainText('2 times to offer, 30 min each');
+    await bands.getByRole('button', { name: 'Leave out Sat 28 Nov, 16:00' }).click();
+    await bands.getByRole('button', { name: 'Offer them' }).click();
+    await expect(
+      panel(page, 'Offer 1 time').getByRole('group', { name: 'The offer as a text' }),
+    ).toContainText('14:00');
+    await panel(page, 'Offer 1 time').getByRole('button', { name: 'Hold them' }).click();
+    await expect(bands).toBeHidden();
+    await expect(
+      page.getByRole('button', { name: /^Held: .*Sat,? 28 Nov, 14:00 – 14:30/ }),
+    ).toBeVisible();
+  },
+);

@@ -36,12 +36,32 @@ test('the week shows its events with their true place, and says how booked it is
   );
 });
 
-test('the whole page fits: nothing scrolls sideways', async ({ page }) => {
+test('the phone’s plan', { tag: '@phone' }, async ({ page }) => {
   await openDemo(page);
-  const overflow = await page.evaluate(
-    () => document.documentElement.scrollWidth - window.innerWidth,
-  );
-  expect(overflow).toBeLessThanOrEqual(0);
+  await test.step('the whole page fits: nothing scrolls sideways', async () => {
+    const overflow = await page.evaluate(
+      () => document.documentElement.scrollWidth - window.innerWidth,
+    );
+    expect(overflow).toBeLessThanOrEqual(0);
+  });
+  await test.step('a swipe turns the week, a scroll does not', async () => {
+    const spot = await spotOf(page, /^Saturday,? 28/, 15);
+    await touchDrag(page, [spot, { x: spot.x - 180, y: spot.y + 6 }], 0);
+    await expect(page.getByRole('heading', { name: '30 Nov – 6 Dec' })).toBeVisible();
+    await touchDrag(page, [spot, { x: spot.x + 20, y: spot.y - 200 }], 0);
+    await expect(page.getByRole('heading', { name: '30 Nov – 6 Dec' })).toBeVisible();
+  });
+  await test.step('a calendar is hidden and shown by its chip, and Undo knows it', async () => {
+    await page.getByRole('button', { name: 'Today', exact: true }).click();
+    await amongCalendars(page, async (calendars) => {
+      const chip = calendars.getByRole('switch', { name: 'Workshop' });
+      await chip.click();
+      await expect(chip).not.toBeChecked();
+    });
+    await expect(bar(page, 'Lamp 14 strip-down')).toBeHidden();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
+  });
 });
 
 test(
@@ -85,55 +105,43 @@ test(
   },
 );
 
-test('a swipe turns the week, a scroll does not', { tag: '@phone' }, async ({ page, isPhone }) => {
-  test.skip(!isPhone, 'Swipes are made by fingers.');
+test('the wide plan', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page);
-  const spot = await spotOf(page, /^Saturday,? 28/, 15);
-  await touchDrag(page, [spot, { x: spot.x - 180, y: spot.y + 6 }], 0);
-  await expect(page.getByRole('heading', { name: '30 Nov – 6 Dec' })).toBeVisible();
-  await touchDrag(page, [spot, { x: spot.x + 20, y: spot.y - 200 }], 0);
-  await expect(page.getByRole('heading', { name: '30 Nov – 6 Dec' })).toBeVisible();
-});
-
-test('a calendar is hidden and shown by its chip, and Undo knows it', async ({ page }) => {
-  await openDemo(page);
-  await amongCalendars(page, async (calendars) => {
-    const chip = calendars.getByRole('switch', { name: 'Workshop' });
-    await chip.click();
-    await expect(chip).not.toBeChecked();
+  await test.step('details tell everything, and close by Escape with the focus back on the bar', async () => {
+    await bar(page, 'Osaka call: lens order').click();
+    const details = panel(page, 'Osaka call: lens order');
+    await expect(details.getByText('18:45 – 19:30 in Tokyo')).toBeVisible();
+    await expect(details.getByText('Small office')).toBeVisible();
+    await expect(details.getByText('Mr Hayashi’s team. Agree crate sizes first.')).toBeVisible();
+    await expect(details.getByText('Every Monday')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(details).toBeHidden();
+    await expect(bar(page, 'Osaka call: lens order')).toBeFocused();
   });
-  await expect(bar(page, 'Lamp 14 strip-down')).toBeHidden();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
-});
-
-test(
-  'events outside the shown hours are counted, and a press shows them',
-  { tag: '@wide' },
-  async ({ page }) => {
-    await openDemo(page);
+  await test.step('what a wide margin says: the next event and the clashes', async () => {
+    const margin = page.getByRole('complementary', { name: 'Today and clashes' });
+    await expect(
+      margin.getByRole('button', { name: /Pilot station survey.*10:00 · ends in 35 min/ }),
+    ).toBeVisible();
+    await margin
+      .getByRole('button', { name: /Pilot station survey overlaps Quarter ledger review/ })
+      .click();
+    await expect(panel(page, 'Quarter ledger review')).toBeVisible();
+  });
+  await test.step('events outside the shown hours are counted, and a press shows them', async () => {
     await sheet(page)
       .getByRole('button', { name: /^1 later event on Fri/ })
       .click();
     await expect(bar(page, 'Night watch rota').first()).toBeVisible();
     await page.getByRole('button', { name: 'Back to the usual hours' }).click();
     await expect(bar(page, 'Night watch rota')).toHaveCount(0);
-  },
-);
-
-test('details tell everything, and close by Escape with the focus back on the bar', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await bar(page, 'Osaka call: lens order').click();
-  const details = panel(page, 'Osaka call: lens order');
-  await expect(details.getByText('18:45 – 19:30 in Tokyo')).toBeVisible();
-  await expect(details.getByText('Small office')).toBeVisible();
-  await expect(details.getByText('Mr Hayashi’s team. Agree crate sizes first.')).toBeVisible();
-  await expect(details.getByText('Every Monday')).toBeVisible();
-  await page.keyboard.press('Escape');
-  await expect(details).toBeHidden();
-  await expect(bar(page, 'Osaka call: lens order')).toBeFocused();
+  });
+  await test.step('an address that leads nowhere says so', async () => {
+    await page.goto('/nowhere');
+    await expect(message(page, 'This address leads nowhere in the app.')).toBeVisible();
+    await page.getByRole('button', { name: 'Go to the plan' }).click();
+    await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
+  });
 });
 
 test('a followed calendar can be looked at, not changed', { tag: '@phone' }, async ({ page }) => {
@@ -142,24 +150,4 @@ test('a followed calendar can be looked at, not changed', { tag: '@phone' }, asy
   const details = panel(page, 'Quay closed');
   await expect(details.getByText(/followed calendar/)).toBeVisible();
   await expect(details.getByRole('button', { name: /Edit|Remove/ })).toHaveCount(0);
-});
-
-test('what a wide margin says: the next event and the clashes', async ({ page, isPhone }) => {
-  test.skip(isPhone, 'A phone has no margin.');
-  await openDemo(page);
-  const margin = page.getByRole('complementary', { name: 'Today and clashes' });
-  await expect(
-    margin.getByRole('button', { name: /Pilot station survey.*10:00 · ends in 35 min/ }),
-  ).toBeVisible();
-  await margin
-    .getByRole('button', { name: /Pilot station survey overlaps Quarter ledger review/ })
-    .click();
-  await expect(panel(page, 'Quarter ledger review')).toBeVisible();
-});
-
-test('an address that leads nowhere says so', { tag: '@wide' }, async ({ page }) => {
-  await page.goto('/nowhere');
-  await expect(message(page, 'This address leads nowhere in the app.')).toBeVisible();
-  await page.getByRole('button', { name: 'Go to the plan' }).click();
-  await expect(bar(page, 'Lamp 14 strip-down')).toBeVisible();
 });

@@ -268,11 +268,9 @@ test(
   },
 );
 
-test(
-  'a drag that is taken back at the question leaves the date where it was',
-  { tag: '@wide' },
-  async ({ page }) => {
-    await openDemo(page);
+test('series dragged', { tag: '@wide' }, async ({ page }) => {
+  await openDemo(page);
+  await test.step('a drag that is taken back at the question leaves the date where it was', async () => {
     await bar(page, 'Freight quotes').focus();
     await page.keyboard.down('Alt');
     await page.keyboard.press('ArrowRight');
@@ -280,14 +278,8 @@ test(
     await expect(bar(page, 'Freight quotes')).toHaveAccessibleName(/09:15 – 10:15/);
     await page.getByRole('button', { name: 'Cancel' }).click();
     await expect(bar(page, 'Freight quotes')).toHaveAccessibleName(/09:00 – 10:00/);
-  },
-);
-
-test(
-  'a weekly date dragged to another day moves its weekday',
-  { tag: '@wide' },
-  async ({ page }) => {
-    await openDemo(page);
+  });
+  await test.step('a weekly date dragged to another day moves its weekday', async () => {
     await bar(page, 'Freight quotes').focus();
     await page.keyboard.down('Alt');
     await page.keyboard.press('ArrowDown');
@@ -299,8 +291,8 @@ test(
     await expect(bar(page, 'Freight quotes')).toHaveAccessibleName(/Thu,? 26 Nov, 09:00/);
     await page.getByRole('button', { name: 'Week after' }).click();
     await expect(bar(page, 'Freight quotes')).toHaveAccessibleName(/Thu,? 3 Dec, 09:00/);
-  },
-);
+  });
+});
 
 test(
   'later dates are removed, and a copy of a series begins on a chosen day',

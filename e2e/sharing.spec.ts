@@ -136,3 +136,73 @@ test('a calendar is shared at each level, read in another browser, changed and e
   await expect(page.getByText('Shared with you: Clients')).toBeVisible();
   await expect(page.getByText('ida@lantern-quay.example').first()).toBeVisible();
 });
+
+test(
+  'whoever may change a calendar does so on its page; what comes in is marked, told where both changed it, and taken back',
+  { tag: '@phone' },
+  async ({ page, browser }) => {
+    await openDemo(page);
+    await goTo(page, 'Calendars');
+    await page.getByRole('button', { name: 'More for Clients' }).click();
+    await page.getByRole('button', { name: 'Share…' }).click();
+    const address = await share(page, 'May change');
+    await page.keyboard.press('Escape');
+    const other = await somebody(browser);
+    const change = async (title: string, fields: Record<string, string>, press = 'Send') => {
+      await other.goto(address);
+      await other
+        .getByRole('link', { name: `Change ${title}` })
+        .first()
+        .click();
+      for (const [name, value] of Object.entries(fields))
+        await other.getByRole('textbox', { name }).fill(value);
+      await other.getByRole('button', { name: press }).click();
+    };
+
+    // What is wrong with it is told there, with what was typed.
+    await change('Crate inspection', { 'Your name': 'Wren', Title: ' ' });
+    await expect(other.getByRole('alert')).toHaveText('It needs a title.');
+    await change('Crate inspection', { 'Your name': 'Wren', Place: 'Pier 4' });
+    await expect(other.getByRole('status')).toContainText('Wren: Crate inspection');
+    await page.getByRole('link', { name: 'Plan' }).click();
+    await page.clock.fastForward('01:10');
+    const told = page.getByRole('region', { name: 'Changed by others' });
+    await expect(told).toContainText('Wren changed “Crate inspection”.');
+    await expect(bar(page, 'Crate inspection')).toHaveAccessibleName(/changed by Wren/);
+    await told.getByRole('button', { name: 'Look' }).click();
+    await expect(panel(page, 'Crate inspection').getByText('Pier 4')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await told.getByRole('button', { name: 'Seen' }).click();
+    await expect(told).toBeHidden();
+
+    // Both change the same: the person's stays, and theirs can be taken.
+    await other.goto(address);
+    await other.getByRole('link', { name: 'Change Crate inspection' }).click();
+    await bar(page, 'Crate inspection').click();
+    await page.getByRole('button', { name: 'Edit' }).click();
+    const editor = panel(page, /^Edit/);
+    await editor.getByRole('textbox', { name: 'Place' }).fill('Quay 2');
+    await editor.getByRole('button', { name: 'Keep' }).click();
+    await expect(message(page, /^Changed “Crate inspection”/)).toBeVisible();
+    await other.getByRole('textbox', { name: 'Your name' }).fill('Wren');
+    await other.getByRole('textbox', { name: 'Place' }).fill('Quay 9');
+    await other.getByRole('button', { name: 'Send' }).click();
+    await page.clock.fastForward('01:10');
+    await expect(told).toContainText('Yours stays; theirs: place “Quay 9”.');
+    await told.getByRole('button', { name: 'Take theirs' }).click();
+    await expect(told).toBeHidden();
+    await expect(message(page, 'Took what Wren wrote of “Crate inspection”')).toBeVisible();
+
+    await expect
+      .poll(async () => {
+        await other.goto(address);
+        return other.locator('body').innerText();
+      })
+      .toContain('Quay 9');
+    await change('Crate inspection', { 'Your name': 'Wren' }, 'Remove it');
+    await page.clock.fastForward('01:10');
+    await expect(bar(page, 'Crate inspection')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(bar(page, 'Crate inspection')).toBeVisible();
+  },
+);

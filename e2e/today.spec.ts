@@ -1,22 +1,26 @@
 import { expect, message, openDemo, panel, pickDay, test } from './fixtures';
 
-test('today tells what is now and next, what is clear, and takes a line', async ({ page }) => {
-  await openDemo(page);
-  await page.getByRole('link', { name: 'Today', exact: true }).click();
-  await expect(page.getByText('now, 35 min left, until 11:00')).toBeVisible();
-  await expect(page.getByText(/^Next: Quarter ledger review at 10:30, in 5 min$/)).toBeVisible();
-  await expect(page.getByText('1 h 35 min of today’s working hours are clear.')).toBeVisible();
-  await page
-    .getByRole('textbox', { name: 'What, when, where' })
-    .fill('Varnish test 12:00 for 30 min');
-  await expect(page.getByText(/^“Varnish test” · Tue,? 24 Nov, 12:00 – 12:30/)).toBeVisible();
-  await page.keyboard.press('Enter');
-  await expect(message(page, 'Added “Varnish test”')).toBeVisible();
-  await expect(
-    page.getByRole('list', { name: 'Today’s events' }).getByRole('button', { name: /^Varnish/ }),
-  ).toBeVisible();
-  await expect(page.getByText('1 h 5 min of today’s working hours are clear.')).toBeVisible();
-});
+test(
+  'today tells what is now and next, what is clear, and takes a line',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('link', { name: 'Today', exact: true }).click();
+    await expect(page.getByText('now, 35 min left, until 11:00')).toBeVisible();
+    await expect(page.getByText(/^Next: Quarter ledger review at 10:30, in 5 min$/)).toBeVisible();
+    await expect(page.getByText('1 h 35 min of today’s working hours are clear.')).toBeVisible();
+    await page
+      .getByRole('textbox', { name: 'What, when, where' })
+      .fill('Varnish test 12:00 for 30 min');
+    await expect(page.getByText(/^“Varnish test” · Tue,? 24 Nov, 12:00 – 12:30/)).toBeVisible();
+    await page.keyboard.press('Enter');
+    await expect(message(page, 'Added “Varnish test”')).toBeVisible();
+    await expect(
+      page.getByRole('list', { name: 'Today’s events' }).getByRole('button', { name: /^Varnish/ }),
+    ).toBeVisible();
+    await expect(page.getByText('1 h 5 min of today’s working hours are clear.')).toBeVisible();
+  },
+);
 
 test(
   'what is upcoming reaches as far as one looks, on and back',

@@ -74,11 +74,9 @@ test('a flight leaves by one clock and arrives by another', { tag: '@wide' }, as
   ).toBeVisible();
 });
 
-test(
-  'the sheet is seen as in another zone, clearly marked, and back by one press',
-  { tag: '@phone' },
-  async ({ page }) => {
-    await openDemo(page);
+test('zones on the phone', { tag: '@phone' }, async ({ page }) => {
+  await openDemo(page);
+  await test.step('the sheet is seen as in another zone, clearly marked, and back by one press', async () => {
     await page.getByRole('button', { name: 'Osaka +9 h. See the sheet as in Osaka' }).click();
     await expect(page.getByText('Seen as in Osaka, UTC+9')).toBeVisible();
     await expect(bar(page, 'Osaka call: lens order')).toHaveAccessibleName(
@@ -92,8 +90,23 @@ test(
     await expect(page.getByText(/^Seen as in/)).toHaveCount(0);
     await expect(panel(page, 'Osaka call: lens order')).toHaveCount(0);
     await expect(bar(page, 'Osaka call: lens order')).toHaveAccessibleName(/09:45 – 10:30/);
-  },
-);
+  });
+  await test.step('the hours of an axis follow a clock change within the week', async () => {
+    await zones(page).click();
+    await panel(page, 'Zones').getByRole('button', { name: 'Halifax: hours on the sheet' }).click();
+    await page.keyboard.press('Escape');
+    // Clocks in Halifax went back on Sunday 1 November 2026.
+    for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Week before' }).click();
+    await expect(page.getByRole('heading', { name: /^26 Oct/ })).toBeVisible();
+    await expect(
+      page.getByRole('button', { name: /Halifax −3 h, Mon–Sat; Halifax −4 h, Sun/ }),
+    ).toBeVisible();
+    // For a finger the axes are one target, which asks whose hours are meant.
+    await page.getByRole('button', { name: /\. Choose the hours shown$/ }).click();
+    await page.getByRole('button', { name: 'See the sheet as in Halifax' }).click();
+    await expect(page.getByText(/^Seen as in Halifax/)).toBeVisible();
+  });
+});
 
 test(
   'zones are watched: on the sheet, on the world clock, three at most',
@@ -117,27 +130,6 @@ test(
     await expect(
       clocks.getByRole('listitem', { name: /^Kat(h)?mandu: 16:1\d, 5:45 h ahead, office hours/ }),
     ).toBeVisible();
-  },
-);
-
-test(
-  'the hours of an axis follow a clock change within the week',
-  { tag: '@phone' },
-  async ({ page }) => {
-    await openDemo(page);
-    await zones(page).click();
-    await panel(page, 'Zones').getByRole('button', { name: 'Halifax: hours on the sheet' }).click();
-    await page.keyboard.press('Escape');
-    // Clocks in Halifax went back on Sunday 1 November 2026.
-    for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Week before' }).click();
-    await expect(page.getByRole('heading', { name: /^26 Oct/ })).toBeVisible();
-    await expect(
-      page.getByRole('button', { name: /Halifax −3 h, Mon–Sat; Halifax −4 h, Sun/ }),
-    ).toBeVisible();
-    // For a finger the axes are one target, which asks whose hours are meant.
-    await page.getByRole('button', { name: /\. Choose the hours shown$/ }).click();
-    await page.getByRole('button', { name: 'See the sheet as in Halifax' }).click();
-    await expect(page.getByText(/^Seen as in Halifax/)).toBeVisible();
   },
 );
 
