@@ -38,6 +38,7 @@ const CORE_ROOMS = [
   'view',
   'find',
   'invitations',
+  'print',
 ];
 
 /** A screen knows no other screen: what two of them share is a feature. */

@@ -12,6 +12,7 @@ import { MemoryStore } from '../src/engine/testing/memoryStore';
 import { outside } from '@/engine/testing/outside';
 import { WEEK_FROM } from './data';
 import { benchFinding } from './finding';
+import { benchPrinting } from './printing';
 import { median, report, worst } from './report';
 import { benchTasks } from './tasks';
 
@@ -75,6 +76,7 @@ export async function benchEngine(events: readonly CalendarEvent[]): Promise<voi
   const writing = performance.now();
   const { text } = await engine.files.exportCalendars({ query: EVERYTHING });
   report(`export of ${(text.length / 1e6).toFixed(1)} MB`, performance.now() - writing, 'ms');
+  await benchPrinting(engine);
   await benchFinding(engine, events);
   await benchTasks(engine, events);
 }

@@ -1,0 +1,1 @@
+export { PrintScreen as default } from '@/screens/print/PrintScreen';

@@ -1,0 +1,92 @@
+import { proxy } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import type { PrintSetup } from '@/core/model/print';
+import { DEFAULT_PRINT } from '@/core/model/print';
+import type { PrintPage } from '@/core/print/boxes';
+import { dayOfWall } from '@/core/time/civil';
+import type { PrintedThing } from '@/engine/printing/printer';
+import { useDo } from './commands';
+import { useEngine } from './engineContext';
+import { letterWidths } from './letterWidths';
+import { useWallNow } from './now';
+import { usePreferences } from './preferences';
+
+/** How long nothing is changed before how it is printed is kept, in ms. */
+const QUIET = 800;
+
+/** What is laid out, or how far it is. */
+export interface LaidOut {
+  pages: readonly PrintPage[] | null;
+  /** From 0 to 1, while it is laid out; null once it is. */
+  share: number | null;
+  problem: string | null;
+}
+
+/** Lays out what is to be printed, anew whenever something of it is another. */
+export function usePrintPages(what: PrintedThing, setup: PrintSetup, clock: string): LaidOut {
+  const { engine } = useEngine();
+  const { wording, firstWeekday } = usePreferences();
+  const today = dayOfWall(useWallNow(clock));
+  const [laid, setLaid] = useState<LaidOut>({ pages: null, share: 0, problem: null });
+  // What is asked for is compared by what it says.
+  const asked = JSON.stringify([what, setup, clock, wording, firstWeekday, today]);
+  useEffect(() => {
+    if (!engine) return;
+    let isOld = false;
+    const put = (next: (last: LaidOut) => LaidOut) => {
+      if (!isOld) setLaid(next);
+    };
+    void letterWidths()
+      .then((widths) =>
+        engine.printer.pages(
+          { what, setup, clock, wording, firstWeekday, today, now: Date.now(), widths },
+          proxy((share: number) => put((last) => ({ ...last, share }))),
+        ),
+      )
+      .then(
+        (pages) => put(() => ({ pages, share: null, problem: null })),
+        (error: Error) => {
+          if (error.name !== 'Superseded')
+            put((last) => ({ ...last, share: null, problem: error.message }));
+        },
+      );
+    return () => {
+      isOld = true;
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- `asked` stands for all of it
+  }, [engine, asked]);
+  return laid;
+}
+
+/** How what has a lens (by its id; empty for none) is put on paper, and keeping that. */
+export function usePrintSetup(
+  lens: string,
+  first: Partial<PrintSetup>,
+): [PrintSetup, (fields: Partial<PrintSetup>) => void] {
+  const act = useDo();
+  const { settings } = usePreferences();
+  const kept = settings.prints[lens];
+  const [chosen, setChosen] = useState<Partial<PrintSetup>>({});
+  const setup: PrintSetup = { ...DEFAULT_PRINT, ...first, ...kept, ...chosen };
+  const change = (fields: Partial<PrintSetup>) => setChosen((last) => ({ ...last, ...fields }));
+  const latest = useRef({ act, settings, setup });
+  useEffect(() => {
+    latest.current = { act, settings, setup };
+  });
+  useEffect(() => {
+    if (!Object.keys(chosen).length) return;
+    // Once it is quiet, as one step: not one for each letter of a title.
+    const timer = setTimeout(() => {
+      const { settings: before, setup: now } = latest.current;
+      // The days are those of this look; how they are drawn is kept.
+      const prints = { ...before.prints, [lens]: { ...now, days: null } };
+      const label = 'Changed how it is printed';
+      void latest.current.act(
+        { kind: 'setSettings', before, fields: { prints }, label },
+        { isQuiet: true },
+      );
+    }, QUIET);
+    return () => clearTimeout(timer);
+  }, [chosen, lens]);
+  return [setup, change];
+}
