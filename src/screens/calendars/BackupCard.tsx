@@ -3,6 +3,7 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { count } from '@/core/time/words';
 import { download, downloadBlob } from '@/data/browser';
+import { noteCopy } from '@/data/safeCopies';
 import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
 import { usePreferences } from '@/data/preferences';
@@ -114,6 +115,7 @@ export function BackupCard() {
     try {
       const { file, records, files, aside } = await engine.files.backup(now);
       downloadBlob(name, file);
+      noteCopy({ at: now, name, records });
       const more = aside ? `, ${count(aside, 'record')} that could not be read` : '';
       say(
         `Saved everything to ${name}: ${count(records, 'record')}, ${count(files, 'file')}${more}`,

@@ -6,6 +6,7 @@ import { usePreferences } from '@/data/preferences';
 import { Columns } from '@/ui/Columns';
 import { Page } from '@/ui/Page';
 import type { ChangeSettings } from './change';
+import { CopiesCard } from './CopiesCard';
 import { LookCard } from './LookCard';
 import { SetAsideCard } from './SetAsideCard';
 import { RemindersCard } from './RemindersCard';
@@ -28,6 +29,7 @@ export function SettingsScreen() {
         main={
           <View style={styles.cards}>
             <StoreCard />
+            <CopiesCard />
             <SetAsideCard />
             <TimeCard preferences={preferences} today={today} onChange={change} />
             <SheetCard settings={settings} hourCycle={wording.hourCycle} onChange={change} />
