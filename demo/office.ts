@@ -16,10 +16,10 @@ export interface Habit {
 }
 
 /**
- * How a member answers mail: at once, later that hour, not before being asked again, or first with
- * another time.
+ * How a member answers mail: at once, later that hour, not before being asked again, first with
+ * another time, or by passing it on to a colleague.
  */
-type Temper = 'prompt' | 'late' | 'silent' | 'proposes';
+type Temper = 'prompt' | 'late' | 'silent' | 'proposes' | 'passes';
 
 /** Somebody, or something, of the made-up office. */
 export interface Member {
@@ -35,6 +35,8 @@ export interface Member {
   seeing: Seeing;
   /** Absent: answers at once. */
   temper?: Temper;
+  /** Whether those who work with them may change their time. */
+  lends?: boolean;
   groups: string[];
   /** What the coordinator noted of them; absent for those that only the directory has. */
   notes?: string;
@@ -157,6 +159,7 @@ export const OFFICE: readonly Member[] = [
     mark: 'hexagon',
     seeing: 'all',
     temper: 'silent',
+    lends: true,
     groups: ['Workshop'],
     notes: '',
     habits: [
@@ -278,6 +281,7 @@ export const OFFICE: readonly Member[] = [
     ink: INKS.Brick,
     mark: 'drop',
     seeing: 'titles',
+    temper: 'passes',
     groups: [],
     habits: [{ title: 'Watch', at: '06:00', minutes: 240, of: 6 }],
     away: [],

@@ -1,6 +1,8 @@
 import { EventIndex } from '@/core/agenda/eventIndex';
 import { keyOf } from '@/core/invitations/messages';
+import { lets } from '@/core/invitations/asking';
 import { isSameAddress } from '@/core/invitations/party';
+import { passOn } from '@/core/invitations/passOn';
 import type { InviteMessage } from '@/core/invitations/messages';
 import {
   answerSubject,
@@ -38,6 +40,9 @@ export interface OfficeMail {
 const LATE = 20 * MINUTE;
 /** How much later those would have it who propose another time. */
 const LATER = 60 * MINUTE;
+
+/** To whom those pass on who do. */
+const PASSED_TO = OFFICE.find(({ id }) => id === 'nell')!;
 
 const partyOf = ({ name, address }: Member): MailParty => ({ name, address });
 
@@ -127,7 +132,22 @@ function answersToRequest(
   const key = keyOf(message, event.start);
   const to = { name: organizer.name, address: organizer.address };
   const shared = { member, to, event, key, sequence };
-  if (temper === 'proposes' && !hasProposed && event.start.kind !== 'date') {
+  if (temper === 'passes' && lets(event, 'mayPassOn')) {
+    const both = passOn(part, partyOf(PASSED_TO));
+    const line = 'Nell knows more about it.';
+    return [
+      letter({
+        ...{ ...shared, method: 'reply', line, attendees: both, at: now },
+        subject: answerSubject(event, 'delegated'),
+      }),
+    ];
+  }
+  if (
+    temper === 'proposes' &&
+    lets(event, 'mayPropose') &&
+    !hasProposed &&
+    event.start.kind !== 'date'
+  ) {
     const moved = { ...event, start: later(event.start, LATER), end: later(event.end, LATER) };
     const line = 'Could we begin an hour later? I still have a call before.';
     const attendees = [{ ...part, answer: 'tentative' as const }];

@@ -17,9 +17,10 @@ async function jot(page) {
   await page.keyboard.type('Freight call Thu 14:00 for 90 min at Quay 3 in Clients');
 }
 
-async function edit(page) {
-  await bar(page, 'Barometer calibration').click();
-  await page.getByRole('button', { name: 'Edit' }).click();
+/** The week as it will be printed. */
+async function print(page) {
+  await page.keyboard.press('Control+p');
+  await page.getByRole('img', { name: /^Page 1 of/ }).waitFor();
 }
 
 async function tidy(page) {
@@ -119,7 +120,7 @@ const PICTURES = [
   { name: 'year-phone', size: 'phone', open: seen('Year', 'Year') },
   { name: 'table-wide', size: 'wide', open: seen('Month', 'Table') },
   { name: 'add-phone', size: 'phone', open: jot },
-  { name: 'editor-wide', size: 'wide', open: edit },
+  { name: 'print-wide', size: 'wide', open: print },
   { name: 'reminders-wide', size: 'wide', open: reminders },
   { name: 'find-phone', size: 'phone', open: find },
   { name: 'change-wide', size: 'wide', open: change },

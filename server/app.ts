@@ -4,6 +4,7 @@ import type { Express, NextFunction, Request, Response } from 'express';
 import express from 'express';
 import { DAY } from '../src/core/time/civil';
 import { feeds } from './feeds';
+import { Lent, lentPages } from './lent';
 import { office } from './office';
 import { onlyOwnNames } from './onlyOwn';
 import { outbox } from './outbox';
@@ -76,7 +77,9 @@ export function createApp(
   app.use(safetyHeaders);
   app.use('/feeds', standIns(today));
   app.use('/feed', feeds());
-  app.use('/office', office(today));
+  const lent = new Lent(today);
+  app.use('/office', office(today, lent));
+  app.use(lentPages(lent));
   app.use('/outbox', outbox());
   app.use('/post', post(today));
   app.use(rooms());

@@ -2,17 +2,19 @@ import type { Request, Response, Router } from 'express';
 import express from 'express';
 import type { Member } from '../demo/office';
 import { OFFICE, officeAddress } from '../demo/office';
-import { officeEvents, officeSpan } from '../demo/officeTime';
+import { officeSpan } from '../demo/officeTime';
 import { EventIndex } from '../src/core/agenda/eventIndex';
 import { writeFreeBusy } from '../src/core/files/ics/freeBusy';
 import { writeCalendarFile } from '../src/core/files/ics/writeFile';
 import type { DirectoryEntry } from '../src/core/people/directory';
 import { directoryEntry } from '../src/core/people/directory';
+import type { CalendarEvent } from '../src/core/model/event';
 import { newEvent } from '../src/core/model/event';
 import { busyOf } from '../src/core/people/busy';
 import { seenFields } from '../src/core/people/seeing';
 import { DAY } from '../src/core/time/civil';
 import type { DayNumber } from '../src/core/time/units';
+import { Lent, lentAddress } from './lent';
 import { onlyApp } from './onlyOwn';
 
 /** What everybody in the office may know of a member: what a directory has, and nothing that was noted. */
@@ -20,10 +22,10 @@ const entryOf = (member: Member): DirectoryEntry =>
   directoryEntry.parse({ ...member, calendarAddress: officeAddress(member.id) });
 
 /** When a member's time is taken, and nothing else of it. */
-function bookedOnly(member: Member, today: DayNumber): string {
+function bookedOnly(member: Member, events: readonly CalendarEvent[], today: DayNumber): string {
   const { from, to } = officeSpan(today);
   const index = new EventIndex();
-  for (const event of officeEvents(member, today)) index.put(event);
+  for (const event of events) index.put(event);
   const window = { fromDay: from / DAY, toDay: to / DAY, zone: member.zone };
   return writeFreeBusy({
     uid: `${member.id}-time@lantern-quay.example`,
@@ -36,12 +38,17 @@ function bookedOnly(member: Member, today: DayNumber): string {
 }
 
 /** A member's time as they let it be seen. */
-function timeOf(member: Member, today: DayNumber): string {
-  const { seeing } = member;
-  if (seeing === 'booked') return bookedOnly(member, today);
+function timeOf(member: Member, lent: Lent, today: DayNumber, origin: string): string {
+  const { seeing, lends } = member;
+  const events = lent.eventsOf(member);
+  if (seeing === 'booked') return bookedOnly(member, events, today);
+  const withPage = (event: CalendarEvent) =>
+    lends && event.visibility !== 'private'
+      ? { ...event, link: `${origin}${lentAddress(member, event.id)}` }
+      : event;
   return writeCalendarFile({
     name: member.name,
-    events: officeEvents(member, today).map((event) => newEvent(seenFields(event, seeing), 0)),
+    events: events.map((event) => newEvent(seenFields(withPage(event), seeing), 0)),
     tasks: [],
     passthrough: [],
     now: Date.now(),
@@ -50,9 +57,10 @@ function timeOf(member: Member, today: DayNumber): string {
 
 /**
  * The stand-in for an office: who is in it (`GET /office/directory`), and when each has time
- * (`GET /office/:id.ics`), as far as they let it be seen. `today` is a day number.
+ * (`GET /office/:id.ics`), as far as they let it be seen, with what others changed of it (`lent`).
+ * `today` is a day number.
  */
-export function office(today: () => number): Router {
+export function office(today: () => number, lent = new Lent(today)): Router {
   const router = express.Router();
   router.use(onlyApp);
 
@@ -66,7 +74,9 @@ export function office(today: () => number): Router {
       response.status(404).type('text').send('There is nobody of that name in the office.');
       return;
     }
-    response.set('Cache-Control', 'no-store').type('text/calendar').send(timeOf(member, today()));
+    const origin = `${request.protocol}://${request.get('Host')}`;
+    const text = timeOf(member, lent, today(), origin);
+    response.set('Cache-Control', 'no-store').type('text/calendar').send(text);
   });
   return router;
 }

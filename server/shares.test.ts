@@ -1,43 +1,4 @@
-import express from 'express';
-import type { AddressInfo } from 'node:net';
-import type { Server } from 'node:http';
-import type { SharedCopy } from '../src/core/people/shared';
-import { shares } from './shares';
-
-const open: Server[] = [];
-afterAll(() => open.forEach((server) => server.close()));
-
-const TOKEN = 'a'.repeat(24);
-const KEY = 'k'.repeat(24);
-const COPY: SharedCopy = {
-  name: 'Workshop',
-  zone: 'London',
-  expires: null,
-  calendar: 'BEGIN:VCALENDAR\r\nEND:VCALENDAR\r\n',
-  freeBusy: 'BEGIN:VCALENDAR\r\nBEGIN:VFREEBUSY\r\nEND:VFREEBUSY\r\nEND:VCALENDAR\r\n',
-  days: [{ name: 'Tuesday', lines: [{ when: '09:00 – 10:00', title: 'Lamps', place: 'Bench 2' }] }],
-};
-
-async function serve(clock = { now: 1000 }) {
-  const app = express().use(shares(() => clock.now));
-  const server = app.listen(0);
-  open.push(server);
-  await new Promise((resolve) => server.once('listening', resolve));
-  const { port } = server.address() as AddressInfo;
-  const ask = (at: string, { headers, ...init }: RequestInit = {}) =>
-    fetch(`http://localhost:${port}${at}`, { ...init, headers: { ...headers } });
-  const publish = (copy: object, key = KEY, token = TOKEN) =>
-    ask(`/shares/${token}`, {
-      method: 'PUT',
-      headers: {
-        'X-Orderly-Week': 'shares',
-        'X-Share-Key': key,
-        'Content-Type': 'application/json',
-      },
-      body: JSON.stringify(copy),
-    });
-  return { ask, publish, clock };
-}
+import { COPY, KEY, serve, TOKEN } from './testing/sharing';
 
 test('what is published is read at its address, as a page and as files', async () => {
   const { ask, publish } = await serve();

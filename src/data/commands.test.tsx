@@ -1,6 +1,7 @@
 import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import type { CommandProgress, Done } from '@/engine/commands/commands';
+import { newArrival } from './arrival';
 import { useDo } from './commands';
 import type { Message } from './messages';
 import { MessageProvider, useMessages } from './messages';
@@ -8,7 +9,10 @@ import { MessageProvider, useMessages } from './messages';
 const mockCommands = { do: jest.fn(), stop: jest.fn() };
 let mockEngine: { commands: typeof mockCommands } | null = { commands: mockCommands };
 jest.mock('comlink', () => ({ proxy: (value: unknown) => value }));
-jest.mock('./engineContext', () => ({ useEngine: () => ({ engine: mockEngine, store: 'demo' }) }));
+const mockWhenOpen = jest.fn();
+jest.mock('./engineContext', () => ({
+  useEngine: () => ({ engine: mockEngine, whenOpen: mockWhenOpen, store: 'demo' }),
+}));
 jest.mock('./preferences', () => ({
   usePreferences: () => ({
     wording: { locale: 'en-GB', hourCycle: '24' },
@@ -79,9 +83,30 @@ test.each([
   expect(said).toMatchObject({ text, isProblem: true });
 });
 
-test('before the store is open, that is said', async () => {
+test('before the store is open, that is said, and it is done once it is', async () => {
   mockEngine = null;
-  expect((await doing()).said?.text).toMatch(/still being opened/);
+  const opening = newArrival<object>();
+  mockWhenOpen.mockReturnValueOnce(opening.wait());
+  const hook = renderHook(() => ({ run: useDo(), message: useMessages().message }), { wrapper });
+  let running: Promise<boolean>;
+  act(() => void (running = hook.result.current.run(REMOVAL)));
+  expect(hook.result.current.message?.text).toMatch(/are being opened: it is done as soon/);
+  expect(mockCommands.do).not.toHaveBeenCalled();
+  answers({ label: 'Removed the lens Desk', isKept: true, met: [] });
+  await act(async () => {
+    opening.came({ commands: mockCommands });
+    expect(await running).toBe(true);
+  });
+  expect(hook.result.current.message?.text).toBe('Removed the lens Desk');
+});
+
+test('where the store can’t be opened, that is said, and it is not done', async () => {
+  mockEngine = null;
+  mockWhenOpen.mockRejectedValueOnce(new Error('it is damaged'));
+  expect(await doing()).toMatchObject({
+    done: false,
+    said: { text: 'That could not be kept: it is damaged.', isProblem: true },
+  });
 });
 
 test('a long one tells how far it is in one message, with a way to stop it', async () => {

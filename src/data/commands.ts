@@ -34,21 +34,19 @@ export type Do = (command: Command, how?: How) => Promise<boolean>;
  * with Undo, and by one that says why when it could not be done.
  */
 export function useDo(): Do {
-  const { engine, store } = useEngine();
+  const { engine, whenOpen, store } = useEngine();
   const { say, complain, tell } = useMessages();
   const { wording, clock } = usePreferences();
   return useCallback(
     async (command, { isQuiet = false } = {}) => {
-      if (!engine) {
-        complain('Your calendars are still being opened. Try again in a moment.');
-        return false;
-      }
-      const stop = { label: 'Stop', run: () => void engine.commands.stop() };
-      const onProgress = ({ done, total }: CommandProgress) =>
-        tell(`${done.toLocaleString('en')} of ${total.toLocaleString('en')} …`, [stop]);
+      const manner = { now: Date.now(), saying: { wording, clock: sheetClock() ?? clock } };
       try {
-        const manner = { now: Date.now(), saying: { wording, clock: sheetClock() ?? clock } };
-        const done = await engine.commands.do(command, manner, proxy(onProgress));
+        if (!engine) tell('Your calendars are being opened: it is done as soon as they are.', []);
+        const there = engine ?? (await whenOpen());
+        const stop = { label: 'Stop', run: () => void there.commands.stop() };
+        const onProgress = ({ done, total }: CommandProgress) =>
+          tell(`${done.toLocaleString('en')} of ${total.toLocaleString('en')} …`, [stop]);
+        const done = await there.commands.do(command, manner, proxy(onProgress));
         if (!done) return false;
         const { label, isKept, about, met } = done;
         noteTouched(met);
@@ -63,6 +61,6 @@ export function useDo(): Do {
         return false;
       }
     },
-    [engine, store, say, complain, tell, wording, clock],
+    [engine, whenOpen, store, say, complain, tell, wording, clock],
   );
 }

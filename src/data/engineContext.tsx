@@ -8,6 +8,7 @@ import type { RemoteEngine } from '@/engine/client';
 import { openEngine } from '@/engine/client';
 import type { EngineStatus } from '@/engine/engine';
 import type { StoreName } from '@/engine/engine.worker';
+import { newArrival } from './arrival';
 import { browserZone } from './browser';
 import { askAgain } from './dependences';
 import { postBox } from './postBox';
@@ -18,6 +19,8 @@ interface EngineState {
   store: StoreName;
   /** Null until the engine has opened its store. */
   engine: RemoteEngine | null;
+  /** The engine as soon as it is there, so that what is done while it opens waits for it. */
+  whenOpen(): Promise<RemoteEngine>;
   status: EngineStatus;
   /** Why the engine could not start at all. */
   failure: string | null;
@@ -54,6 +57,7 @@ function newQueryClient(): QueryClient {
 export function EngineProvider({ children }: { children: ReactNode }) {
   const [client] = useState(newQueryClient);
   const [store] = useState(chosenStore);
+  const [arrival] = useState(newArrival<RemoteEngine>);
   const [engine, setEngine] = useState<RemoteEngine | null>(null);
   const [status, setStatus] = useState(OPENING);
   const [failure, setFailure] = useState<string | null>(null);
@@ -73,16 +77,23 @@ export function EngineProvider({ children }: { children: ReactNode }) {
         if (changed) void askAgain(client, changed);
       },
       (reason) => {
+        arrival.left();
         setEngine(null);
         setStops((last) => [...last, reason]);
       },
     ).then(
       // A remote object is callable: handed over bare, React would take it for an updater.
-      (opened) => setEngine(() => opened),
-      (error: Error) => setFailure(error.message),
+      (opened) => {
+        arrival.came(opened);
+        setEngine(() => opened);
+      },
+      (error: Error) => {
+        arrival.failed(error.message);
+        setFailure(error.message);
+      },
     );
     // Broken again and again, it is no use to start it once more.
-  }, [client, store, starts]);
+  }, [client, store, starts, arrival]);
 
   const isWaiting = (status.unsaved?.changes ?? 0) > 0;
   useEffect(() => {
@@ -101,8 +112,8 @@ export function EngineProvider({ children }: { children: ReactNode }) {
   }, [store]);
 
   const value = useMemo(
-    () => ({ store, engine, status, failure, stops }),
-    [store, engine, status, failure, stops],
+    () => ({ store, engine, whenOpen: arrival.wait, status, failure, stops }),
+    [store, engine, arrival, status, failure, stops],
   );
   return (
     <QueryClientProvider client={client}>

@@ -1,7 +1,12 @@
 import { useEffect, useMemo } from 'react';
 import type { MailParty } from '@/core/model/mail';
 import type { InvitationRow } from '@/engine/invitations/rows';
-import type { GuestNews, TellingManner, UntoldRow } from '@/engine/invitations/invitations';
+import type {
+  GuestNews,
+  StrayedRow,
+  TellingManner,
+  UntoldRow,
+} from '@/engine/invitations/invitations';
 import { download } from './browser';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
@@ -51,6 +56,18 @@ export function useUntold(): readonly UntoldRow[] {
   return useMemo(() => (ids.length && data) || [], [ids, data]);
 }
 
+/** Of the events that were just changed here, those that who asks to them has at another time. */
+export function useStrayed(): readonly StrayedRow[] {
+  const { clock, wording } = usePreferences();
+  const ids = useTouched();
+  const { data } = useEngineQuery(
+    ['strayed', ids, clock, wording],
+    (engine) => engine.invitations.strayed(ids, { clock, wording }),
+    { enabled: ids.length > 0, keep: false },
+  );
+  return useMemo(() => (ids.length && data) || [], [ids, data]);
+}
+
 /** Whether the post did not answer when it was asked last. */
 const away = outsideState(false);
 export const useIsPostAway = (): boolean => away.use();
@@ -60,6 +77,9 @@ export function useWaitingMails(): number {
   const { data } = useEngineQuery(['waitingMails'], (engine) => engine.invitations.waiting());
   return data ?? 0;
 }
+
+/** Only one window of a browser exchanges mail at a time. */
+const MAIL_LOCK = 'orderly-week-mail';
 
 /** Sends what waits and takes in what came: when there is something to send, and once a minute. */
 export function useMailExchange(): void {
@@ -71,7 +91,8 @@ export function useMailExchange(): void {
   const { ready } = status;
   useEffect(() => {
     if (!engine || !ready) return;
-    void engine.invitations.sync(mannerOf(preferences)).then(({ did, problems, isAway }) => {
+    const sync = async () => {
+      const { did, problems, isAway } = await engine.invitations.sync(mannerOf(preferences));
       away.put(isAway);
       const lines = [...did, ...problems];
       if (lines.length)
@@ -80,7 +101,11 @@ export function useMailExchange(): void {
             ? `${lines[0]}, and ${lines.length - 1} more mails came.`
             : lines.join('. '),
         );
-    });
+    };
+    // Of several windows one looks for mail: what comes is told once.
+    void navigator.locks.request(MAIL_LOCK, { ifAvailable: true }, (lock) =>
+      lock ? sync() : undefined,
+    );
     // What things are called is no reason to ask again.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [engine, ready, now, waiting, say]);

@@ -1,5 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useMemo } from 'react';
 import type { Window } from '@/core/agenda/occurrence';
 import type { Offer } from '@/core/model/offer';
 import type { Person } from '@/core/model/person';
@@ -38,6 +38,21 @@ export function usePeopleTime(
     { enabled: isAsked },
   );
   return { times: (isAsked && data) || NO_TIME, isAsking: isAsked && isPending };
+}
+
+/** Asks for somebody's time again. */
+export function useAskAgain(): (personId: string) => Promise<void> {
+  const { engine } = useEngine();
+  const client = useQueryClient();
+  return useCallback(
+    async (personId) => {
+      await engine?.people.forget(personId);
+      await client.invalidateQueries({
+        queryKey: ['peopleTime'],
+      });
+    },
+    [engine, client],
+  );
 }
 
 /** When each of some people is next clear for an hour of their work. */

@@ -210,6 +210,11 @@ export function useCategories() {
   return useMemo(() => data ?? [], [data]);
 }
 
+/** Whether nothing was ever put in; undefined until that is known. */
+export function useIsEmpty(): boolean | undefined {
+  return useEngineQuery(['isEmpty'], (engine) => engine.queries.isEmpty()).data;
+}
+
 export function useLenses() {
   const { data } = useEngineQuery(['lenses'], (engine) => engine.queries.lenses());
   return useMemo(() => data ?? [], [data]);

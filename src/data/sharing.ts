@@ -1,6 +1,7 @@
 import { nanoid } from 'nanoid';
 import { useEffect, useMemo } from 'react';
 import type { Share, SharedThing, ShareLevel } from '@/core/model/share';
+import { z } from '@/core/model/zod';
 import type { SharedCopy } from '@/core/people/shared';
 import { DAY, dayOfWall } from '@/core/time/civil';
 import type { RemoteEngine } from '@/engine/client';
@@ -49,7 +50,10 @@ const stand = (id: string, how: 'published' | 'waiting') =>
 
 export const useShareStanding = (id: string) => standing.use((all) => all.get(id));
 
-const headersOf = ({ key }: Pick<Share, 'key'>) => ({
+type Secret = Pick<Share, 'token' | 'key'>;
+
+/** What a request about a share says of who makes it. */
+export const headersOf = ({ key }: Secret) => ({
   'X-Orderly-Week': 'shares',
   'X-Share-Key': key,
   'Content-Type': 'application/json',
@@ -64,19 +68,48 @@ async function send(share: Share, copy: SharedCopy): Promise<void> {
   if (!response.ok) throw new Error(`It answered ${response.status}.`);
 }
 
-const takeBack = (share: Share) =>
+const takeBack = (share: Secret) =>
   fetch(`/shares/${share.token}`, { method: 'DELETE', headers: headersOf(share) });
 
-/** Shares that this window published, as they were: one that is there no longer is taken back. */
-const sent = new Map<string, Share>();
+/** Where this browser remembers what it published, so that what is ended meanwhile is taken back. */
+const SENT_KEY = 'orderly-week-published';
+const sentShares = z.record(z.string(), z.object({ token: z.string(), key: z.string() }));
+type Sent = z.infer<typeof sentShares>;
+
+/** What this browser published, by the shares' ids: one that is there no longer is taken back. */
+function sentOf(store: string): Sent {
+  try {
+    return sentShares.parse(
+      JSON.parse(window.localStorage.getItem(`${SENT_KEY}-${store}`) ?? '{}'),
+    );
+  } catch {
+    return {}; // What can't be read, or not be kept, is what nobody can take back from here.
+  }
+}
+
+function noteSent(store: string, id: string, share: Secret | null): void {
+  const { [id]: _before, ...others } = sentOf(store);
+  const next: Sent = share ? { ...others, [id]: { token: share.token, key: share.key } } : others;
+  try {
+    window.localStorage.setItem(`${SENT_KEY}-${store}`, JSON.stringify(next));
+  } catch {
+    // A browser that keeps nothing keeps no share for the next time either.
+  }
+}
+
+/** Who publishes: the engine of a store. */
+interface Publisher {
+  engine: RemoteEngine;
+  store: string;
+}
 
 /** Puts a share's copy at its address as things are, or takes it back where it is over or what it was of is gone. */
-async function publish(engine: RemoteEngine, share: Share, preferences: Preferences) {
+async function publish({ engine, store }: Publisher, share: Share, preferences: Preferences) {
   const isOver = share.expires !== null && share.expires <= Date.now();
   const copy = isOver ? null : await engine.sharing.copyOf(share, mannerOf(preferences));
   try {
     await (copy ? send(share, copy) : takeBack(share));
-    sent.set(share.id, share);
+    noteSent(store, share.id, share);
     stand(share.id, 'published');
   } catch {
     // It is told beside the share, and tried again at the next minute.
@@ -85,16 +118,16 @@ async function publish(engine: RemoteEngine, share: Share, preferences: Preferen
 }
 
 async function publishAll(
-  engine: RemoteEngine,
+  publisher: Publisher,
   shares: readonly Share[],
   preferences: Preferences,
 ) {
-  for (const share of shares) await publish(engine, share, preferences);
-  for (const [id, share] of sent) {
+  for (const share of shares) await publish(publisher, share, preferences);
+  for (const [id, share] of Object.entries(sentOf(publisher.store))) {
     if (shares.some((one) => one.id === id)) continue;
     try {
       await takeBack(share);
-      sent.delete(id);
+      noteSent(publisher.store, id, null);
     } catch {
       // The server does not answer: nobody sees it there either, and it is taken back when it does.
     }
@@ -103,18 +136,19 @@ async function publishAll(
 
 /** Keeps what stands at the addresses of shares like what they are of. */
 export function usePublishing(): void {
-  const { engine } = useEngine();
+  const { engine, store } = useEngine();
   const preferences = usePreferences();
-  const shares = useShares();
+  const { data: shares } = useEngineQuery(['shares'], (remote) => remote.sharing.all());
   const now = useNow();
   const { data: turn } = useEngineQuery(['shareTurn'], (remote) => remote.sharing.turn());
-  const isWaiting = standing.use((all) => shares.some(({ id }) => all.get(id) === 'waiting'));
+  const isWaiting = standing.use((all) => [...all.values()].includes('waiting'));
   const retry = isWaiting ? now : 0;
   useEffect(() => {
-    if (!engine || turn === undefined || (!shares.length && !sent.size)) return;
-    const timer = setTimeout(() => void publishAll(engine, shares, preferences), QUIET);
+    if (!engine || !shares || turn === undefined) return;
+    if (!shares.length && !Object.keys(sentOf(store)).length) return;
+    const timer = setTimeout(() => void publishAll({ engine, store }, shares, preferences), QUIET);
     return () => clearTimeout(timer);
-  }, [engine, shares, preferences, turn, retry]);
+  }, [engine, store, shares, preferences, turn, retry]);
 }
 
 /** Sharing, and ending it. */
@@ -138,7 +172,7 @@ export function useSharing() {
       const share = { ...fields, ...secrets, id: nanoid(12), made, expires };
       if (!(await act({ kind: 'keepShare', before: null, share }))) return;
       // It is looked at next: it does not wait for quiet.
-      if (engine) await publish(engine, share, preferences);
+      if (engine) await publish({ engine, store }, share, preferences);
       if (!told?.address) return;
       try {
         await outboxOf(store)({
@@ -160,9 +194,9 @@ export function useSharing() {
       if (!(await act({ kind: 'endShare', id: share.id }))) return;
       try {
         await takeBack(share);
-        sent.delete(share.id);
+        noteSent(store, share.id, null);
       } catch {
-        sent.set(share.id, share);
+        stand(share.id, 'waiting');
         complain('The server does not answer: the address is taken back as soon as it does.');
       }
     },

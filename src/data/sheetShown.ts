@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import type { Form } from '@/core/model/view';
 import type { EventQuery } from '@/core/query/eventQuery';
 import type { DayNumber } from '@/core/time/units';
 import { outsideState } from './outsideState';
@@ -11,6 +12,9 @@ export interface SheetShown {
   query: EventQuery;
   /** The zone whose clock it shows. */
   clock: string;
+  /** How it is drawn, and by which lens it was picked; null for none. */
+  form: Form;
+  lensId: string | null;
 }
 
 const shown = outsideState<SheetShown | null>(null);
@@ -25,12 +29,12 @@ function tell(next: SheetShown | null): void {
 export function useTellSheetShown(
   { from, to }: { from: number; to: number },
   query: EventQuery,
-  clock: string,
+  { clock, form, lensId }: Pick<SheetShown, 'clock' | 'form' | 'lensId'>,
 ): void {
   useEffect(() => {
-    tell({ fromDay: from, toDay: to, query, clock });
+    tell({ fromDay: from, toDay: to, query, clock, form, lensId });
     return () => tell(null);
-  }, [from, to, query, clock]);
+  }, [from, to, query, clock, form, lensId]);
 }
 
 /** What the sheet shows, for what stands around it; null on the other screens. */

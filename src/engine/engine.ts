@@ -26,6 +26,7 @@ import { Messages } from './messages/messages';
 import { Pages } from './pages/pages';
 import { People } from './people/people';
 import { Sharing } from './people/sharing';
+import { Printer } from './printing/printer';
 import type { ReadOnly, Unsaved } from './repository';
 import type { SendMessage } from './reminders/outbox';
 import { Reminders } from './reminders/reminders';
@@ -87,6 +88,7 @@ export type EngineProtocol = Pick<
   | 'pages'
   | 'messages'
   | 'people'
+  | 'printer'
   | 'sharing'
   | 'invitations'
   | 'retry'
@@ -97,7 +99,7 @@ export type EngineProtocol = Pick<
  * what is asked (`queries`), found (`finding`), done (`commands`), looked at before it is done to many
  * (`bulk`), put in order (`tidying`), to do (`tasks`), read around one event
  * (`pages`) or out of a message (`messages`), known of others (`people`) and shown to them
- * (`sharing`), asked of each other (`invitations`), brought in or out (`files`)
+ * (`sharing`), put on paper (`printer`), asked of each other (`invitations`), brought in or out (`files`)
  * and followed (`feeds`).
  * Runs in a web worker.
  */
@@ -122,6 +124,7 @@ export class Engine {
   readonly people: People;
   readonly sharing: Sharing;
   readonly invitations: Invitations;
+  readonly printer: Printer;
   private progress = { loaded: 0, total: 1, ready: false };
   private onStatus: OnStatus = () => undefined;
   private lastTold = 0;
@@ -176,6 +179,8 @@ export class Engine {
     this.tasks = new Tasks({ records: repository, index, foundBy });
     this.pages = new Pages({ records: repository, index }, this.tasks);
     this.messages = new Messages(queries);
+    const { tasks, pages } = this;
+    this.printer = new Printer({ records: repository, index, foundBy, tasks, pages });
     this.sharing = new Sharing({ records: repository, index, foundBy });
     this.invitations = new Invitations({
       ...{ records: repository, index, foundBy, commands, changed },

@@ -1,18 +1,14 @@
 import { writeMessage } from '@/core/invitations/write';
 import type { CalendarEvent } from '@/core/model/event';
 import { newEvent, revised } from '@/core/model/event';
-import { readMessages } from '@/core/invitations/messages';
 import type { Engine } from './engine';
 import { done, event, fileOf, NOW, zoned } from './testing/opened';
 
 import type { Said } from './testing/office';
-import { robin, ida, tomas, guest, MANNER, office } from './testing/office';
+import { robin, ida, tomas, guest, MANNER, messageIn, office } from './testing/office';
 
-/** The message in the calendar part of a mail. */
-function messageIn(mime: string) {
-  const [, encoded = ''] = /text\/calendar[\s\S]*?\r\n\r\n([\s\S]*?)\r\n--/.exec(mime) ?? [];
-  return readMessages(Buffer.from(encoded, 'base64').toString(), NOW)[0]!;
-}
+const ASKING = { seesList: true, wantsAnswers: true, mayPropose: true, mayPassOn: true };
+
 const sequenceOf = (mime: string) => messageIn(mime).sequence;
 const guestsIn = (mime: string) => messageIn(mime).draft.attendees.map(({ address }) => address);
 
@@ -52,7 +48,7 @@ describe('asking others', () => {
 
   test('guests who do not see each other get a mail each, with nobody else in it', async () => {
     const { engine, sent } = await office([own]);
-    await done(engine, { ...tell, asking: { seesList: false, wantsAnswers: false } });
+    await done(engine, { ...tell, asking: { ...ASKING, seesList: false, wantsAnswers: false } });
     await engine.invitations.sync(MANNER);
     expect(sent.map(({ mime }) => guestsIn(mime))).toEqual([[ida.address], [tomas.address]]);
     expect(sent[0]?.mime).not.toContain(tomas.address);

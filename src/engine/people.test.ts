@@ -101,6 +101,7 @@ test('time of others is told as they let it be seen, by the clock that looks', a
   expect(mo).toEqual({
     personId: 'mo',
     seeing: null,
+    pages: new Map(),
     occurrences: [],
     problem: 'Where their time is read is not known.',
   });

@@ -265,16 +265,21 @@ function wallOfEnd({ from, to }: { from: number; to: number }, zone: string): nu
   return end > start || to === from ? end : start + (to - from);
 }
 
-/** How it stands with those who take part: whether the person has answered, or how many guests come. */
-function partIn({
-  invited,
-  organizer,
-  attendees,
-}: CalendarEvent): Pick<Occurrence, 'isUnanswered' | 'tally'> {
-  if (invited) return { isUnanswered: invited === 'unanswered' };
-  const guests = attendees.filter(({ address }) => address !== organizer?.address);
+/** How it stands with others: whether the person has answered, how many guests come, who else changed it. */
+function partIn(
+  { invited, organizer, attendees, changedBy }: CalendarEvent,
+  key: string | null,
+): Pick<Occurrence, 'isUnanswered' | 'tally' | 'changedBy'> {
+  const isChanged = changedBy && (changedBy.key === null || changedBy.key === key);
+  const by = isChanged ? { changedBy: changedBy.name } : {};
+  if (invited) return { ...by, isUnanswered: invited === 'unanswered' };
+  if (!organizer) return by;
+  // Whoever passed it on is not expected any more: who comes for them is.
+  const guests = attendees.filter(
+    ({ address, answer }) => address !== organizer.address && answer !== 'delegated',
+  );
   const accepted = guests.filter(({ answer }) => answer === 'accepted').length;
-  return guests.length ? { tally: { accepted, guests: guests.length } } : {};
+  return guests.length ? { ...by, tally: { accepted, guests: guests.length } } : by;
 }
 
 function occurrence(
@@ -306,7 +311,7 @@ function occurrence(
     ink: of.inkOverride,
     icon: of.icon,
     categoryIds: of.categoryIds,
-    ...(of.organizer && partIn(of)),
+    ...((of.organizer || of.changedBy) && partIn(of, date?.key ?? null)),
     zone: zoneOf(of.start),
     startMs: wall ? instantFromWall(place.from, viewZone) : place.from,
     endMs: wall ? instantFromWall(place.to, viewZone) : place.to,

@@ -37,6 +37,8 @@ export interface Occurrence {
   isUnanswered?: boolean;
   /** Of an event that the person asks others to: how many of how many guests come. */
   tally?: { accepted: number; guests: number };
+  /** Who else changed it last, until the person has seen it. */
+  changedBy?: string;
   /** The event's own zone; null when it floats or lasts whole days. */
   zone: string | null;
   /** Epoch ms; a whole day begins at the midnight of the zone that looks at it. */

@@ -1,6 +1,7 @@
 import type { CalendarEvent } from '../model/event';
 import { newEvent } from '../model/event';
 import { INKS } from '../model/inks';
+import { personCalendarId } from '../model/person';
 import { DEFAULT_SETTINGS } from '../model/others';
 import { nextWorkday } from '../model/workweek';
 import { inkOf, NO_CATEGORY } from '../colour/inkOf';
@@ -33,11 +34,16 @@ test('a calendar’s zone gives the same instants, unless that would be another 
 
 test('the ink of an occurrence: its own, its calendar’s, or its first category’s', () => {
   const inks = new Map([['lamps', INKS.Ochre]]);
-  const own = { ink: INKS.Brick, categoryIds: ['gone', 'lamps'] };
+  const calendarId = 'work';
+  const own = { calendarId, ink: INKS.Brick, categoryIds: ['gone', 'lamps'] };
+  const bare = { calendarId, categoryIds: [] };
   expect(inkOf(own, INKS.Kelp, null)).toBe(INKS.Brick);
-  expect(inkOf({ categoryIds: [] }, INKS.Kelp, null)).toBe(INKS.Kelp);
+  expect(inkOf(bare, INKS.Kelp, null)).toBe(INKS.Kelp);
   expect(inkOf(own, INKS.Kelp, inks)).toBe(INKS.Ochre);
-  expect(inkOf({ categoryIds: [] }, INKS.Kelp, inks)).toBe(NO_CATEGORY);
+  expect(inkOf(bare, INKS.Kelp, inks)).toBe(NO_CATEGORY);
+  // Others' time keeps the ink that tells whose it is.
+  const theirs = { ...bare, calendarId: personCalendarId('ida') };
+  expect(inkOf(theirs, INKS.Gentian, inks)).toBe(INKS.Gentian);
 });
 
 test('the next working day skips the weekend and days off', () => {

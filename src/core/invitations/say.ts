@@ -11,6 +11,7 @@ import { sayRule } from '../recurrence/sayRule';
 import { civilDate, dayOfWall } from '../time/civil';
 import { count, saySpan, SHORT_DAY } from '../time/words';
 import { cityOf } from '../time/zoneNames';
+import { sayAsking } from './asking';
 import { ANSWER_WORDS, sayParty } from './party';
 import type { Telling } from './telling';
 
@@ -102,7 +103,7 @@ export function mailWords(
     line,
     from,
   }: { method: MailMethod; subject: string; line: string; from: MailParty },
-  event: Pick<CalendarEvent, 'start' | 'end' | 'place' | 'room' | 'rule' | 'title'>,
+  event: Pick<CalendarEvent, 'start' | 'end' | 'place' | 'room' | 'rule' | 'title' | 'asking'>,
   saying: Saying,
 ): string {
   const zone = zoneOf(event.start);
@@ -116,6 +117,7 @@ export function mailWords(
     event.place,
     event.room,
     ...(line ? ['', line] : []),
+    ...(method === 'request' ? sayAsking(event) : []),
     '',
     method === 'request'
       ? `${sayParty(from)} asks you to answer: by your calendar, or by a mail to ${from.address}.`

@@ -110,7 +110,7 @@ test('what is one’s own does not go out', () => {
 
 test.each([
   [undefined, 'TRUE'],
-  [{ seesList: true, wantsAnswers: false }, 'FALSE'],
+  [{ seesList: true, wantsAnswers: false, mayPropose: true, mayPassOn: true }, 'FALSE'],
 ])('asked with %j, guests are told that an answer is wanted: %s', (asking, rsvp) => {
   const { attendees } = meeting(asking && { asking });
   expect(attendees.map(({ parameters }) => parameters?.['rsvp'])).toEqual([rsvp, rsvp]);

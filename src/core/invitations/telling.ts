@@ -3,8 +3,10 @@ import type { CalendarEvent, ChangedDate } from '../model/event';
 import { isSeries, newEvent } from '../model/event';
 import type { EventField } from '../model/eventFields';
 import type { MailMethod, MailParty } from '../model/mail';
+import { askingOf } from './asking';
 import { SAID } from './fields';
 import { isSameAddress } from './party';
+import { isPassedOn } from './passOn';
 
 /** Something that guests have not been told of: whom, what, and of which date (null: the whole). */
 export interface Telling {
@@ -14,10 +16,6 @@ export interface Telling {
   /** Why, in the words of a line. */
   why: 'new' | 'changed' | 'off' | 'date changed' | 'date off' | 'left out';
 }
-
-/** How guests of an event are asked. */
-export const askingOf = ({ asking }: Pick<CalendarEvent, 'asking'>) =>
-  asking ?? { seesList: true, wantsAnswers: true };
 
 /** A guest of whom an answer is wanted or not (RSVP, RFC 5545 §3.2.17). */
 const askedToAnswer =
@@ -131,7 +129,8 @@ export function tellings(
   const guests = guestsToTell(now, me);
   if (!told) return guests.length ? [{ method: 'request', key: null, to: guests, why: 'new' }] : [];
   const known = guestsToTell(told, me);
-  const added = guests.filter((one) => !isAmong(known, one));
+  // Who comes for a guest was asked by that guest.
+  const added = guests.filter((one) => !isAmong(known, one) && !isPassedOn(one));
   const gone = known.filter((one) => !isAmong(guests, one));
   const stayed = guests.filter((one) => isAmong(known, one));
   const all: Telling[] = [];

@@ -6,6 +6,7 @@ import type { JcalProperty } from '../model/common';
 import type { CalendarEvent } from '../model/event';
 import type { MailMethod } from '../model/mail';
 import type { EpochMs } from '../time/units';
+import { askingProperties } from './asking';
 import { methodName } from './messages';
 
 export interface Outgoing {
@@ -30,6 +31,7 @@ export function writeMessage({ method, key, line, now, sequence, ...rest }: Outg
   const more: JcalProperty[] = [];
   if (key !== null) more.push(timeProperty('recurrence-id', timeOfKey(event.start, key)));
   if (line) more.push(['comment', {}, 'text', line]);
+  if (method === 'request') more.push(...askingProperties(event));
   if (method === 'cancel') more.push(['status', {}, 'text', 'CANCELLED']);
   const { passthrough: _passthrough, ...bare } = entry;
   return writeCalendarFile({

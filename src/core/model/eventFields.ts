@@ -72,6 +72,19 @@ function field<S extends z.ZodType, F extends InFile = 'never'>(
   return { schema, inFile: inFile ?? ('never' as F), isNews, ...rest };
 }
 
+/**
+ * What somebody with whom an event is shared did to it, or to one date (`key`): `kept` are fields that
+ * the person had changed meanwhile, as the other wrote them; `isToGo` tells that they wanted it gone.
+ */
+const changedBy = z.object({
+  name: z.string(),
+  at: instant,
+  key: dateKey.nullable(),
+  kept: z.partialRecord(z.enum(['title', 'place', 'start', 'end']), z.string()).optional(),
+  isToGo: z.boolean().optional(),
+  zone: zoneName,
+});
+
 const ofFile = { inFile: 'always' } as const;
 const seen = { inFile: 'always', isNews: true } as const;
 const minutes = z.number().int().min(0);
@@ -152,10 +165,24 @@ export const EVENT_FIELDS = {
   /** SEQUENCE (RFC 5545 §3.8.7.4) */
   revision: field(z.number().int().min(0), { initial: () => 0 }),
   removedAt: field(instant.optional()),
-  /** How guests are asked: whether they see each other, and whether an answer is wanted; both where it says nothing. */
-  asking: field(z.object({ seesList: z.boolean(), wantsAnswers: z.boolean() }).optional()),
+  /**
+   * How guests are asked: whether they see each other, an answer is wanted, they may propose other
+   * times, and may pass it on; all of it where it says nothing.
+   */
+  asking: field(
+    z
+      .object({
+        seesList: z.boolean(),
+        wantsAnswers: z.boolean(),
+        mayPropose: z.boolean().default(true),
+        mayPassOn: z.boolean().default(true),
+      })
+      .optional(),
+  ),
   /** Where somebody else asks to it: whether the person has answered. */
   invited: field(z.enum(['unanswered', 'answered']).optional()),
+  /** Who else changed it last, with whom it is shared; there until the person has seen it. */
+  changedBy: field(changedBy.optional()),
   /** The task that it is a block of time for. */
   taskId: field(id.optional()),
   /** The name of the file that it was last imported with. */

@@ -4,6 +4,7 @@ import { hexColour, id, instant, mailAddress, phoneNumber, plainDate, zoneName }
 import { ACCENTS, DENSITIES, LARGEST_ZOOM, LEAST_ZOOM, TEXT_SIZES } from './look';
 import { DATE_ORDERS } from '../time/words';
 import { namedPeriod, periodRun, span } from './view';
+import { printSetup } from './print';
 import { z } from './zod';
 
 /** A named label with an ink, across calendars. */
@@ -128,6 +129,8 @@ export const settings = z.object({
     .default({ name: '', address: '' }),
   /** Whether what the person declined stays on the sheet. */
   hasDeclined: z.boolean().default(false),
+  /** How each lens, by its id, was put on paper last; by an empty name what has no lens. */
+  prints: z.record(z.string(), printSetup).default({}),
 });
 export type Settings = z.infer<typeof settings>;
 
@@ -175,4 +178,5 @@ export const DEFAULT_SETTINGS: Settings = {
   reminding: DEFAULT_REMINDING,
   me: { name: '', address: '' },
   hasDeclined: false,
+  prints: {},
 };

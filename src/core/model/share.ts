@@ -2,11 +2,15 @@ import { id, instant } from './common';
 import { z } from './zod';
 
 /**
- * What is seen of what is shared, from least to most: when time is taken; what it is called; all of
- * it but for private events, which are left out; all of it, private ones as taken without a word.
+ * What may be seen of what is shared, and done to it, from least to most: when time is taken; what it
+ * is called; all of it but for private events, which are left out; all of it, private ones as taken
+ * without a word; the same, and changed too; and answers to invitations besides.
  */
-export const SHARE_LEVELS = ['booked', 'titles', 'open', 'all'] as const;
+export const SHARE_LEVELS = ['booked', 'titles', 'open', 'all', 'change', 'act'] as const;
 export type ShareLevel = (typeof SHARE_LEVELS)[number];
+
+/** Whether a level lets events be changed. */
+export const mayChange = (level: ShareLevel): boolean => level === 'change' || level === 'act';
 
 /** A calendar, or what a lens shows. */
 export const sharedThing = z.object({ kind: z.enum(['calendar', 'lens']), id });

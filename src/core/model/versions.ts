@@ -3,7 +3,7 @@ import { remindersOfAlarms } from './alarmsOfOld';
 import { taskOfOld } from './tasksOfOld';
 
 /** The version that everything stored is written in; each step in MIGRATIONS leads one version up. */
-export const SCHEMA_VERSION = 6;
+export const SCHEMA_VERSION = 7;
 
 export type Data = Record<string, unknown>;
 
@@ -20,4 +20,6 @@ export const MIGRATIONS: MigrationSteps = {
   4: (kind, data) => (kind === 'event' ? guestsOfOld(data) : data),
   // Mails are kept, and events say whether they were answered: what was there says nothing of that.
   5: (_, data) => data,
+  // Others may change what is shared with them: nobody could, nor did.
+  6: (_, data) => data,
 };

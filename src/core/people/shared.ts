@@ -2,12 +2,14 @@ import type { Occurrence } from '../agenda/occurrence';
 import type { CalendarEvent, ChangedDate } from '../model/event';
 import { newEvent } from '../model/event';
 import type { ShareLevel } from '../model/share';
+import { zoneName } from '../model/common';
 import { z } from '../model/zod';
 import { DAY, dayOfWall, minuteOfDay } from '../time/civil';
 import type { DayNumber } from '../time/units';
 import type { Wording } from '../time/words';
 import { LONG_DAY, sayDay, sayMinute } from '../time/words';
 import { seenFields } from './seeing';
+import { fieldsShown, sharedFields, sharedRef } from './sharedChange';
 
 /** Dates that are private though their series is not. */
 const privateDates = ({ visibility, changedDates }: CalendarEvent): string[] =>
@@ -22,7 +24,7 @@ const privateDates = ({ visibility, changedDates }: CalendarEvent): string[] =>
 export function sharedEvents(events: readonly CalendarEvent[], level: ShareLevel): CalendarEvent[] {
   return events.flatMap((event) => {
     if (level === 'open' && event.visibility === 'private') return [];
-    const fields = seenFields(event, level === 'open' || level === 'all' ? 'all' : 'titles');
+    const fields = seenFields(event, level === 'titles' || level === 'booked' ? 'titles' : 'all');
     const seen = newEvent({ ...fields, created: event.created, updated: event.updated }, 0);
     if (level === 'booked') return [bare(seen)];
     if (level !== 'open') return [seen];
@@ -48,14 +50,38 @@ const bare = (event: CalendarEvent): CalendarEvent => ({
   ),
 });
 
-/** A line of a shared day: when, what, and where that is seen. */
+/** A line of a shared day: when, what, and where that is seen; with what can be changed of it. */
 const sharedLine = z.object({
   when: z.string().max(100),
   title: z.string().max(1000),
   place: z.string().max(1000),
+  change: z.object({ of: sharedRef, base: sharedFields }).optional(),
 });
+export type SharedLine = z.infer<typeof sharedLine>;
 const sharedDay = z.object({ name: z.string().max(100), lines: z.array(sharedLine).max(500) });
 export type SharedDay = z.infer<typeof sharedDay>;
+
+/** An invitation that waits for the person, as who acts for them sees it. */
+const sharedInvitation = z.object({
+  uid: z.string().max(300),
+  key: z.string().nullable(),
+  title: z.string().max(1000),
+  when: z.string().max(100),
+  who: z.string().max(300),
+});
+
+/** What those are told who may change what is shared. */
+const changing = z.object({
+  /** By whose clock its times are told, and changes of them meant. */
+  zone: zoneName,
+  /** With whom it is shared; null for whoever has the address. */
+  who: z.object({ name: z.string().max(100), address: z.string().max(300) }).nullable(),
+  /** When the copy was made, epoch ms by the page's clock. */
+  made: z.number(),
+  /** What waits to be answered, where they may answer. */
+  invitations: z.array(sharedInvitation).max(100),
+});
+export type Changing = z.infer<typeof changing>;
 
 /** What stands at the address of a share: for calendar programs, and as a page that people read. */
 export const sharedCopy = z.object({
@@ -68,16 +94,28 @@ export const sharedCopy = z.object({
   calendar: z.string().nullable(),
   freeBusy: z.string(),
   days: z.array(sharedDay).max(400),
+  /** How it may be changed; null where it is only read. */
+  changing: changing.nullable(),
 });
 export type SharedCopy = z.infer<typeof sharedCopy>;
 
 const TAKEN_WORDS = { busy: 'Booked', tentative: 'Maybe', away: 'Away', free: 'Free' } as const;
 
-/** What of a window is seen, day by day; days with nothing are left out. */
+/** What may be changed of a date that is seen. */
+const changeOf = (o: Occurrence) => ({
+  of: { eventId: o.eventId, key: o.dateKey },
+  base: fieldsShown(o),
+});
+
+/**
+ * What of a window is seen, day by day; days with nothing are left out. `mayChange` tells which dates
+ * can be changed by whoever sees them.
+ */
 export function sharedDays(
   occurrences: readonly Occurrence[],
   { fromDay, toDay }: { fromDay: DayNumber; toDay: DayNumber },
   wording: Wording,
+  mayChange: (o: Occurrence) => boolean = () => false,
 ): SharedDay[] {
   const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
   const days = new Map<DayNumber, SharedDay>();
@@ -92,6 +130,7 @@ export function sharedDays(
         when: o.wholeDay ? 'whole day' : `${from} – ${to}`,
         title: o.title || TAKEN_WORDS[o.availability],
         place: o.place,
+        ...(mayChange(o) && { change: changeOf(o) }),
       });
     }
   }

@@ -33,11 +33,13 @@ import {
 import { keepLens, moveLens, removeLens } from './lenses';
 import type { Plan, Situation } from './plan';
 import { carryPoints, writePage } from './pages';
+import { backToAsked, passInvitationOn } from './passingOn';
 import { keepOffer, letGoOffer, letGoPast, takeOffer } from './offers';
 import { keepPerson, removePerson, showPerson } from './people';
 import { keepQuestion, removeQuestion } from './questions';
 import { keepRule, removeRule } from './rules';
 import { editSeriesDates, removeSeriesDates, restoreSeriesDate } from './series';
+import { settleShared, takeShared } from './shared';
 import { endShare, keepShare } from './shares';
 import { setSettings } from './settings';
 import { sweepSeries } from './sweep';
@@ -112,7 +114,11 @@ const PLANNERS = {
   letGoPast,
   keepShare,
   endShare,
+  takeShared,
+  settleShared,
   answerInvitation,
+  passInvitationOn,
+  backToAsked,
   proposeTime,
   tellGuests,
   remindSilent,

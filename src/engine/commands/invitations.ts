@@ -30,14 +30,14 @@ import {
 import type { Planner, Records, Situation } from './plan';
 
 /** The person as mails name them. @throws RangeError where no address is known. */
-function sender(records: Records): MailParty {
+export function sender(records: Records): MailParty {
   const me = meIn(records);
   if (!mailAddress.safeParse(me.address).success)
     throw new RangeError('Say first under which mail address others know you.');
   return me;
 }
 
-function knownEvent(records: Records, uid: string): CalendarEvent {
+export function knownEvent(records: Records, uid: string): CalendarEvent {
   const event = eventOfUid(records, uid);
   if (!event) throw new RangeError('This event is not here any more.');
   return event;

@@ -4,12 +4,17 @@ import { readMessages } from '@/core/invitations/messages';
 import { writeMail } from '@/core/invitations/mime';
 import { mailWords, sayTimes } from '@/core/invitations/say';
 import type { Telling } from '@/core/invitations/telling';
-import { askingOf } from '@/core/invitations/telling';
+import type { Asking } from '@/core/invitations/asking';
+import { askingOf, lets } from '@/core/invitations/asking';
+import { standingOf } from '@/core/invitations/standing';
 import type { Saying } from '@/core/editing/sayMove';
 import type { Mail, MailParty } from '@/core/model/mail';
 import { titleOf } from '@/core/model/titleOf';
 import type { EpochMs } from '@/core/time/units';
+import type { EventTime } from '@/core/model/common';
 import { wallOf, zoneOf } from '@/core/model/common';
+import type { CalendarEvent } from '@/core/model/event';
+import { isWholeDay } from '@/core/model/event';
 import { instantOf } from '@/core/time/zones';
 import { nanoid } from 'nanoid';
 import type { Commands } from '../commands/commands';
@@ -17,7 +22,7 @@ import { readMail } from '../messages/readMail';
 import type { Asked } from '../queries/asked';
 import type { SendMessage } from '../reminders/outbox';
 import type { Repository } from '../repository';
-import { eventOfUid, mailsOf, messagesOf, openProposals, toldOf } from './correspondence';
+import { askedOf, eventOfUid, mailsOf, messagesOf, openProposals, toldOf } from './correspondence';
 import { silentOf, untoldOf } from './outgoing';
 import type { Post } from './post';
 import type { InvitationRow } from './rows';
@@ -55,8 +60,26 @@ export interface UntoldRow {
   to: MailParty[];
   why: Telling['why'];
   /** How they are asked. */
-  asking: { seesList: boolean; wantsAnswers: boolean };
+  asking: Asking;
 }
+
+/** An event that is at another time here than who asks to it has it. */
+export interface StrayedRow {
+  uid: string;
+  eventId: string;
+  title: string;
+  from: MailParty;
+  start: EventTime;
+  end: EventTime;
+  /** In words, as it is here. */
+  when: string;
+  mayPropose: boolean;
+}
+
+const isSameWhen = (
+  a: Pick<CalendarEvent, 'start' | 'end'>,
+  b: Pick<CalendarEvent, 'start' | 'end'>,
+) => JSON.stringify([a.start, a.end]) === JSON.stringify([b.start, b.end]);
 
 /** A mail as an event's history has it. */
 export type MailRow = Pick<
@@ -112,6 +135,25 @@ export class Invitations {
       const uid = records.get('event', id)?.uid ?? this.uidTold(id);
       const row = uid === undefined ? null : this.untoldRow(uid, { now, saying });
       return row ? [row] : [];
+    });
+  }
+
+  /** Those of some events to which somebody else asks, and that the person has at another time than they. */
+  strayed(ids: readonly string[], saying: Saying): StrayedRow[] {
+    const { records } = this.parts;
+    return ids.flatMap((id): StrayedRow[] => {
+      const event = records.get('event', id);
+      if (!event?.invited || event.removedAt !== undefined) return [];
+      const asked = standingOf(askedOf(mailsOf(records, event.uid), event.uid))?.draft;
+      if (!asked || asked.rule !== undefined || isSameWhen(asked, event)) return [];
+      const from = { name: asked.organizer?.name ?? '', address: asked.organizer?.address ?? '' };
+      return [
+        {
+          ...{ uid: event.uid, eventId: id, title: titleOf(event), from },
+          ...{ start: event.start, end: event.end, when: sayTimes(event, saying) },
+          mayPropose: lets(asked, 'mayPropose') && !isWholeDay(event),
+        },
+      ];
     });
   }
 

@@ -20,6 +20,7 @@ import { sayDay, sayMinute, SHORT_DAY } from '@/core/time/words';
 import { instantOf, utcWall } from '@/core/time/zones';
 import type { Asked } from '../queries/asked';
 import type { Records } from '../commands/plan';
+import { lets } from '@/core/invitations/asking';
 import { askedOf, followedIds, meIn, messagesOf } from './correspondence';
 
 /** Something that somebody else asks the person to, as its card shows it. */
@@ -44,6 +45,9 @@ export interface InvitationRow {
   changes: Difference[];
   /** Dates that were called off, in words. */
   off: string[];
+  /** What who asks lets the person do besides answering. */
+  mayPropose: boolean;
+  mayPassOn: boolean;
   /** The time that the person proposed and that is not settled; empty for none. */
   proposed: string;
   /** The coming dates of a series, to answer one alone. */
@@ -153,6 +157,8 @@ function rowOf(
     guests: draft.attendees,
     changes: before && !isCancelled ? differences(before, draft, saying) : [],
     off: standing.cancelledDates.map((key) => sayKey(key, saying)),
+    mayPropose: lets(draft, 'mayPropose') && !isWholeDay(draft),
+    mayPassOn: lets(draft, 'mayPassOn'),
     proposed: proposal ? sayTimes(proposal, saying) : '',
     dates: isSeries(draft)
       ? coming.map((wall) => {

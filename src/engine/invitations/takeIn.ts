@@ -2,6 +2,7 @@ import { invitedEvent, partOf } from '@/core/invitations/invited';
 import type { InviteMessage } from '@/core/invitations/messages';
 import { byVersion, isSameMessage, keyOf, senderOf } from '@/core/invitations/messages';
 import { isSameAddress, sayParty } from '@/core/invitations/party';
+import { isPassedBy } from '@/core/invitations/passOn';
 import { sayCame } from '@/core/invitations/say';
 import { standingOf } from '@/core/invitations/standing';
 import { calendarForNew } from '@/core/calendars/showing';
@@ -48,12 +49,18 @@ interface Setting extends Came {
 }
 
 /** @throws NotTaken for a message whose mail is from somebody else than it says. */
-function assertSender(message: InviteMessage, from: MailParty | null): void {
+function assertSender(message: InviteMessage, from: MailParty | null, me: MailParty): void {
   const who = senderOf(message);
   if (!who.address) throw new NotTaken('It does not say whom it is from.');
   const sentBy = String(message.draft.organizer?.parameters?.['sent-by'] ?? '');
   const known = [who.address, sentBy.replace(/^mailto:/i, '')];
-  if (from && !known.some((address) => isSameAddress(address, from.address)))
+  const isPassedOn =
+    message.method === 'request' &&
+    from !== null &&
+    message.draft.attendees.some(
+      (one) => isSameAddress(one.address, me.address) && isPassedBy(one, from.address),
+    );
+  if (from && !isPassedOn && !known.some((address) => isSameAddress(address, from.address)))
     throw new NotTaken(
       `It says it is from ${sayParty(who)}, but ${sayParty(from)} sent it. Nothing was changed.`,
     );
@@ -253,7 +260,7 @@ export function takeIn(records: Records, message: InviteMessage, came: Came): Ta
   const known = mailsOf(records, message.uid).filter(({ isOut }) => !isOut);
   if (known.flatMap(messagesOf).some((other) => isSameMessage(other, message)))
     throw new CameBefore(`This message about ${quotedTitle(message.draft)} came before.`);
-  assertSender(message, came.from);
+  assertSender(message, came.from, setting.me);
   const isNew = !eventOfUid(records, message.uid);
   const { edits, event } = TAKERS[message.method](message, setting);
   const answer = message.draft.attendees[0]?.answer;

@@ -18,7 +18,7 @@ import { instantFromWall, wallFromInstant } from '@/core/time/zones';
 import type { AskFeed } from '../feeds/feedSync';
 import type { Repository } from '../repository';
 import type { TimeSource } from './timeSource';
-import { busyIn, occurrencesIn, readTime } from './timeSource';
+import { busyIn, occurrencesIn, readTime, theirEventId } from './timeSource';
 
 interface Parts {
   records: Pick<Repository, 'get' | 'all'>;
@@ -32,6 +32,8 @@ export interface PersonTime {
   /** What they let be seen; null where it could not be asked for. */
   seeing: Seeing | null;
   occurrences: Occurrence[];
+  /** Pages of their events, by the occurrences' event ids. */
+  pages: ReadonlyMap<string, string>;
   /** Why nothing is known, in words; null when something is. */
   problem: string | null;
 }
@@ -83,7 +85,7 @@ export interface Suits {
 /** How long what was read of others is held, in memory alone. */
 const KEPT = 5 * MINUTE;
 /** What was read of nobody's time. */
-const NOTHING: TimeSource = { seeing: 'booked', index: null, busy: [] };
+const NOTHING: TimeSource = { seeing: 'booked', index: null, busy: [], pages: new Map() };
 /** The hour that is looked for when somebody is clear next, and how far ahead. */
 const HOUR = 60;
 const NEXT_DAYS = 14;
@@ -129,6 +131,12 @@ export class People {
     return answer.isSame ? NOTHING : readTime(answer.bytes, now);
   }
 
+  /** Asks for somebody's time anew at the next look. */
+  forget(personId: string): void {
+    const address = this.parts.records.get('person', personId)?.calendarAddress;
+    if (address) this.held.delete(address);
+  }
+
   /** Somebody's time, or why it is not known. */
   private async sourceOf(
     { calendarAddress }: Person,
@@ -154,6 +162,9 @@ export class People {
           personId: person.id,
           seeing: source?.seeing ?? null,
           occurrences: source ? occurrencesIn(source, window, person) : [],
+          pages: new Map(
+            [...(source?.pages ?? [])].map(([id, page]) => [theirEventId(person, id), page]),
+          ),
           problem,
         };
       }),

@@ -2,20 +2,25 @@ import { canBeIndexed, EventIndex } from '@/core/agenda/eventIndex';
 import { isBooked } from '@/core/agenda/occurrence';
 import { writeFreeBusy } from '@/core/files/ics/freeBusy';
 import { writeCalendarFile } from '@/core/files/ics/writeFile';
+import { sayStart } from '@/core/editing/sayMove';
+import { wallOf } from '@/core/model/common';
 import type { Share, SharedThing, ShareLevel } from '@/core/model/share';
+import { mayChange } from '@/core/model/share';
+import { quotedTitle } from '@/core/model/titleOf';
 import { busyOf } from '@/core/people/busy';
-import type { SharedCopy, SharedDay } from '@/core/people/shared';
+import type { SharedFields } from '@/core/people/sharedChange';
+import type { Changing, SharedCopy, SharedDay } from '@/core/people/shared';
 import { sharedDays, sharedEvents } from '@/core/people/shared';
-import type { EventQuery } from '@/core/query/eventQuery';
-import { EVERYTHING } from '@/core/query/eventQuery';
-import { DAY, dayOfWall } from '@/core/time/civil';
+import { DAY, dayOfWall, minuteOfDay, parseLocal } from '@/core/time/civil';
 import type { EpochMs } from '@/core/time/units';
 import type { Wording } from '@/core/time/words';
+import { sayDay, sayMinute, SHORT_DAY } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import { zoneOnDay } from '@/core/time/sheetClock';
 import { instantFromWall, wallFromInstant } from '@/core/time/zones';
 import type { Asked } from '../queries/asked';
 import { askEvents } from '../queries/asked';
+import { sharedQuery } from './sharedQuery';
 
 /** By which clock and in which words a copy is made, and when (epoch ms). */
 export interface CopyManner {
@@ -27,6 +32,37 @@ export interface CopyManner {
 /** Days that the page of a share shows, and that its free/busy tells of, before today and after. */
 const PAGE = { back: 1, ahead: 42 };
 const TOLD = { back: 28, ahead: 182 };
+
+/** What somebody else did to an event, or to one date of it. */
+export interface OthersChange {
+  eventId: string;
+  by: string;
+  /** Epoch ms. */
+  at: EpochMs;
+  /** What it is called, in quotation marks. */
+  title: string;
+  /** The date that it is. */
+  occurrenceId: string;
+  /** Whether they removed it, and whether they wanted to, where the person had changed it. */
+  isGone: boolean;
+  isToGo: boolean;
+  /** What they wrote where the person wrote something else, in words; empty where nothing. */
+  theirs: string;
+}
+
+/** What somebody wrote of fields that stayed as the person has them: "place “Pier 4”, Thu 26 Nov, 14:00". */
+function sayTheirs({ title, place, start }: Partial<SharedFields>, wording: Wording): string {
+  return [
+    ...(title === undefined ? [] : [`title “${title}”`]),
+    ...(place === undefined ? [] : [place ? `place “${place}”` : 'no place']),
+    ...(start === undefined ? [] : [sayLocal(start, wording)]),
+  ].join(', ');
+}
+
+const sayLocal = (local: string, wording: Wording): string => {
+  const wall = parseLocal(local);
+  return `${sayDay(dayOfWall(wall), wording, SHORT_DAY)}, ${sayMinute(minuteOfDay(wall), wording.hourCycle)}`;
+};
 
 /** Copies of what is shared, as those see it with whom it is. Nothing here changes anything. */
 export class Sharing {
@@ -52,16 +88,30 @@ export class Sharing {
     return calendar && calendar.removedAt === undefined ? calendar.name : null;
   }
 
-  private queryOf({ kind, id }: SharedThing, now: EpochMs): EventQuery {
-    if (kind === 'calendar') return { ...EVERYTHING, calendars: [id] };
-    const view = this.asked.records.get('lens', id)?.view;
-    if (!view) return { ...EVERYTHING, calendars: [] };
-    return { calendars: view.calendarIds ?? 'shown', eventIds: null, filter: view.filter, now };
+  /** What others changed and the person has not seen yet, the last first. */
+  byOthers({ wording }: Pick<CopyManner, 'wording'>): OthersChange[] {
+    return this.asked.records
+      .all('event')
+      .flatMap(({ changedBy, ...event }) => (changedBy ? [{ event, changedBy }] : []))
+      .sort((a, b) => b.changedBy.at - a.changedBy.at)
+      .map(({ event, changedBy }) => ({
+        eventId: event.id,
+        by: changedBy.name,
+        at: changedBy.at,
+        title: quotedTitle(event),
+        occurrenceId: changedBy.key === null ? event.id : `${event.id}@${changedBy.key}`,
+        isGone: event.removedAt !== undefined,
+        isToGo: changedBy.isToGo === true,
+        theirs: sayTheirs(changedBy.kept ?? {}, wording),
+      }));
   }
 
   /** The events as they are seen, and an index of them. */
   private seen(of: SharedThing, level: ShareLevel, now: EpochMs) {
-    const events = sharedEvents(askEvents(this.asked, this.queryOf(of, now), null), level);
+    const events = sharedEvents(
+      askEvents(this.asked, sharedQuery(this.asked.records, of, now), null),
+      level,
+    );
     const index = new EventIndex();
     for (const event of events) if (canBeIndexed(event)) index.put(event);
     return { events, index };
@@ -78,7 +128,43 @@ export class Sharing {
     const window = this.around(manner, PAGE);
     const { occurrences } = index.query(window, null);
     const shown = level === 'booked' ? occurrences.filter(isBooked) : occurrences;
-    return sharedDays(shown, window, manner.wording);
+    const may = mayChange(level);
+    return sharedDays(
+      shown,
+      window,
+      manner.wording,
+      (o) =>
+        may &&
+        o.visibility !== 'private' &&
+        !this.asked.records.get('calendar', o.calendarId)?.feed,
+    );
+  }
+
+  /** What waits to be answered, for whoever may answer it. */
+  private invitations({ clock, wording }: CopyManner): Changing['invitations'] {
+    return this.asked.records
+      .all('event')
+      .filter((event) => event.invited === 'unanswered' && event.removedAt === undefined)
+      .sort((a, b) => wallOf(a.start) - wallOf(b.start))
+      .map((event) => ({
+        uid: event.uid,
+        key: null,
+        title: event.visibility === 'private' ? 'Private' : event.title,
+        when: sayStart(event, { clock, wording }),
+        who: event.organizer?.name || event.organizer?.address || '',
+      }));
+  }
+
+  /** How a share may be changed; null where it is only read. */
+  private changing({ level, personId }: Share, manner: CopyManner, zone: string): Changing | null {
+    if (!mayChange(level)) return null;
+    const person = personId === null ? undefined : this.asked.records.get('person', personId);
+    return {
+      zone,
+      who: person ? { name: person.name, address: person.address } : null,
+      made: manner.now,
+      invitations: level === 'act' ? this.invitations(manner) : [],
+    };
   }
 
   /** A calendar file of what would be seen at a level. */
@@ -94,16 +180,18 @@ export class Sharing {
   }
 
   /** Everything that stands at the address of a share; null where what it is of is gone. */
-  copyOf({ of, level, token, expires }: Share, manner: CopyManner): SharedCopy | null {
+  copyOf(share: Share, manner: CopyManner): SharedCopy | null {
+    const { of, level, token, expires } = share;
     const name = this.nameOf(of);
     if (name === null) return null;
     const { clock, now } = manner;
     const { index } = this.seen(of, level, now);
     const window = this.around(manner, TOLD);
     const { occurrences } = index.query(window, null);
+    const zone = zoneOnDay(clock, dayOfWall(wallFromInstant(now, clock)));
     return {
       name,
-      zone: cityOf(zoneOnDay(clock, dayOfWall(wallFromInstant(now, clock)))),
+      zone: cityOf(zone),
       expires,
       calendar: level === 'booked' ? null : this.file(of, level, now),
       freeBusy: writeFreeBusy({
@@ -115,6 +203,7 @@ export class Sharing {
         now,
       }),
       days: this.preview(of, level, manner),
+      changing: this.changing(share, manner, zone),
     };
   }
 }

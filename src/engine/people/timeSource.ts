@@ -17,6 +17,8 @@ export interface TimeSource {
   seeing: Seeing;
   index: EventIndex | null;
   busy: readonly BusyStretch[];
+  /** Pages of their events (URL, RFC 5545 §3.8.4.6), by the events' ids. */
+  pages: ReadonlyMap<string, string>;
 }
 
 /** What is written on time of which only that it is taken is known. */
@@ -32,15 +34,17 @@ const TAKEN_NAMES: Readonly<Record<Taken, string>> = {
  */
 export async function readTime(bytes: Uint8Array, now: EpochMs): Promise<TimeSource> {
   const busy = readFreeBusy(decodeText(bytes).text);
-  if (busy) return { seeing: 'booked', index: null, busy };
+  if (busy) return { seeing: 'booked', index: null, busy, pages: new Map() };
   const { events } = await readContents(bytes, now);
   const index = new EventIndex();
+  const pages = new Map<string, string>();
   for (const draft of events) {
     const event = { ...draft, id: draft.uid, calendarId: 'theirs' };
     if (canBeIndexed(event)) index.put(event);
+    if (/^https?:\/\//.test(event.link)) pages.set(event.id, event.link);
   }
   const tells = events.some(({ place, notes }) => place !== '' || notes !== '');
-  return { seeing: tells ? 'all' : 'titles', index, busy: [] };
+  return { seeing: tells ? 'all' : 'titles', index, busy: [], pages };
 }
 
 /** Days around a window that other zones reach into it. */
@@ -93,6 +97,10 @@ function taken({ start, end, taken: kind }: BusyStretch, nth: number, clock: str
   };
 }
 
+/** The id on the sheet of an event of somebody's. */
+export const theirEventId = ({ id }: Person, eventId: string): string =>
+  `${personCalendarId(id)} ${eventId}`;
+
 /** What somebody does in a window, as it is drawn: named so that it meets nothing of one's own. */
 export function occurrencesIn(source: TimeSource, window: Window, person: Person): Occurrence[] {
   const { fromDay, toDay, zone: clock } = window;
@@ -109,7 +117,7 @@ export function occurrencesIn(source: TimeSource, window: Window, person: Person
     .map((o) => ({
       ...o,
       id: `${calendarId} ${o.id}`,
-      eventId: `${calendarId} ${o.eventId}`,
+      eventId: theirEventId(person, o.eventId),
       calendarId,
       reminders: [],
     }))

@@ -96,6 +96,11 @@ export class Queries {
     return agendaPage(request, (window) => this.occurrences(window, query));
   }
 
+  /** Whether nothing was ever put in: no event, and no task. */
+  isEmpty(): boolean {
+    return !this.records.all('event').length && !this.records.all('task').length;
+  }
+
   /** Questions that were kept, in their order. */
   questions(): Question[] {
     return inOrder(this.records.all('question'));

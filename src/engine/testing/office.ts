@@ -1,3 +1,4 @@
+import { readMessages } from '@/core/invitations/messages';
 import { writeMessage } from '@/core/invitations/write';
 import type { Answer } from '@/core/model/attendees';
 import type { CalendarEvent } from '@/core/model/event';
@@ -97,3 +98,9 @@ export const events = (engine: Engine) =>
     .occurrences;
 
 export const asked = (engine: Engine) => engine.invitations.list(MANNER);
+
+/** The message in the calendar part of a mail. */
+export function messageIn(mime: string) {
+  const [, encoded = ''] = /text\/calendar[\s\S]*?\r\n\r\n([\s\S]*?)\r\n--/.exec(mime) ?? [];
+  return readMessages(Buffer.from(encoded, 'base64').toString(), NOW)[0]!;
+}

@@ -18,6 +18,7 @@ import { PanelFrame } from '@/ui/PanelFrame';
 import { Choice } from '@/ui/Choice';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
+import { HelpMark } from '@/features/help/HelpMark';
 import { RadioGroup } from '@/ui/RadioGroup';
 
 interface Props {
@@ -148,7 +149,12 @@ export function ScopePanel(props: Props) {
         </>
       }
     >
-      <Text>This is the date of {planned} in a series. What should it reach?</Text>
+      <View style={styles.asks}>
+        <Text style={styles.asked}>
+          This is the date of {planned} in a series. What should it reach?
+        </Text>
+        <HelpMark topic="repeat" about="dates of a series" />
+      </View>
       <RadioGroup name="Which dates" style={styles.options}>
         {choices.map((one) => (
           <ScopeOption
@@ -182,6 +188,8 @@ export function ScopePanel(props: Props) {
 }
 
 const styles = StyleSheet.create({
+  asks: { flexDirection: 'row', alignItems: 'flex-start' },
+  asked: { flex: 1, minWidth: 0 },
   options: { gap: 8 },
   option: {
     flexDirection: 'row',

@@ -79,6 +79,16 @@ export function TellDialog({ row, onClose }: { row: UntoldRow; onClose(): void }
             isOn={asking.wantsAnswers}
             onChange={(wantsAnswers) => setAsking({ ...asking, wantsAnswers })}
           />
+          <Check
+            label="They may propose another time"
+            isOn={asking.mayPropose}
+            onChange={(mayPropose) => setAsking({ ...asking, mayPropose })}
+          />
+          <Check
+            label="They may pass it on"
+            isOn={asking.mayPassOn}
+            onChange={(mayPassOn) => setAsking({ ...asking, mayPassOn })}
+          />
         </View>
         {!isReachable(settings.me) && <MeFields me={me} onChange={setMe} />}
       </View>

@@ -1,13 +1,8 @@
+import type { SheetAction } from '@/data/asked';
 import type { Form } from '@/core/model/view';
 
 /** What a key does on the Plan screen. */
-export type KeyAction =
-  | { kind: 'turn'; direction: -1 | 1 }
-  | { kind: 'today' | 'add' | 'filter' | 'date' | 'view' | 'load' | 'find' | 'help' }
-  | { kind: 'form'; form: Form }
-  /** Larger by a factor; null is the usual size. */
-  | { kind: 'zoom'; factor: number | null }
-  | { kind: 'lens'; nth: number };
+export type KeyAction = SheetAction;
 
 /** A key with what it does, as the list of keys says it. */
 export interface KeyRow {
@@ -79,5 +74,7 @@ export const KEY_ROWS: readonly KeyRow[] = [
   { keys: 'Escape', says: 'close what is open, let a selection go, or take a drag back' },
   { keys: 'Ctrl + Z', says: 'undo' },
   { keys: 'Ctrl + Shift + Z', says: 'do again' },
+  { keys: 'Ctrl + P', says: 'print' },
+  { keys: '/', says: 'a box for everything that can be done, from every screen' },
   { keys: '?', says: 'these keys' },
 ];

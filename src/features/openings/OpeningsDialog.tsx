@@ -147,7 +147,8 @@ export function OpeningsDialog(props: Props) {
             <Button
               disabled={!runs.length}
               onPress={() => {
-                const day = showOpenings(runs, joinWords(invited.map(shortName)), clock);
+                const names = joinWords(invited.map(shortName));
+                const day = showOpenings(runs, { names, guests, minutes }, clock);
                 onClose();
                 askSheet({ kind: 'view', fields: {}, day });
               }}

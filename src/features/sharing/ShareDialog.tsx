@@ -7,6 +7,7 @@ import { shortName } from '@/core/people/sayOpenings';
 import type { SharedDay } from '@/core/people/shared';
 import { usePeople } from '@/data/people';
 import { useSharePreview, useShares, useSharing } from '@/data/sharing';
+import { HelpMark } from '@/features/help/HelpMark';
 import { Choice } from '@/ui/Choice';
 import { Dialog } from '@/ui/Dialog';
 import { Fold } from '@/ui/Fold';
@@ -119,9 +120,12 @@ export function ShareDialog({ of, name, onClose }: Props) {
           options={SHARE_LEVELS.map((value) => ({ value, label: LEVEL_WORDS[value][0] }))}
           onChoose={(value) => setLevel(value)}
         />
-        <Text variant="bodySmall" style={{ color: palette.dim }}>
-          {`They see ${says}.`}
-        </Text>
+        <View style={styles.says}>
+          <Text variant="bodySmall" style={[styles.what, { color: palette.dim }]}>
+            {`They see ${says}.`}
+          </Text>
+          <HelpMark topic="share" about="sharing" />
+        </View>
         <Preview days={days} />
         {persons.length > 0 && (
           <Fold icon="account-outline" name="With" said={person?.name ?? 'Whoever has the address'}>
@@ -161,6 +165,7 @@ const styles = StyleSheet.create({
   scroll: { maxHeight: '30vh' } as object,
   day: { marginBottom: 6 },
   name: { fontWeight: '600' },
+  says: { flexDirection: 'row', alignItems: 'center' },
   line: { flexDirection: 'row', gap: 10 },
   when: { width: 96, fontVariant: ['tabular-nums'] },
   what: { flex: 1, minWidth: 0 },

@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import type { TextInput as NativeInput } from 'react-native';
 import { StyleSheet, View } from 'react-native';
@@ -36,6 +37,7 @@ export function FindScreen() {
   const { engine } = useEngine();
   const said = useFilterWording();
   const askSheet = useAskSheet();
+  const router = useRouter();
   const [filter, ask] = useQuestion();
   const [isTyping, setTyping] = useState(false);
   // Letters are there at once, what they find as soon as it is found.
@@ -113,6 +115,14 @@ export function FindScreen() {
             </Button>
             <SeenAs filter={filter} found={found} />
             <KeepQuestion filter={filter} />
+            <Button
+              disabled={total === 0}
+              onPress={() =>
+                router.navigate(`/print?what=found&q=${encodeURIComponent(writeFilter(filter))}`)
+              }
+            >
+              Print…
+            </Button>
             <Button onPress={() => ask(EMPTY_FILTER)}>Ask anew</Button>
           </View>
           <Results

@@ -10,6 +10,7 @@ import { Fold } from '@/ui/Fold';
 import { Icon } from '@/ui/icons/Icon';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
+import { PassOnDialog } from './PassOnDialog';
 import { ProposeDialog } from './ProposeDialog';
 
 const ANSWERS = [
@@ -112,6 +113,7 @@ export function InvitationCard({ row }: { row: InvitationRow }) {
   const askSheet = useAskSheet();
   const [line, setLine] = useState('');
   const [isProposing, setProposing] = useState(false);
+  const [isPassing, setPassing] = useState(false);
   const { uid, state, answer } = row;
   const isCancelled = state === 'cancelled';
   const others = row.guests.map((one) => sayParty(one)).join(', ');
@@ -167,9 +169,14 @@ export function InvitationCard({ row }: { row: InvitationRow }) {
                   {label}
                 </Button>
               ))}
-              {!row.isWholeDay && (
+              {row.mayPropose && (
                 <Button compact icon="clock-outline" onPress={() => setProposing(true)}>
                   Another time…
+                </Button>
+              )}
+              {row.mayPassOn && (
+                <Button compact icon="account-outline" onPress={() => setPassing(true)}>
+                  Pass on…
                 </Button>
               )}
               {row.eventId !== null && (
@@ -185,6 +192,7 @@ export function InvitationCard({ row }: { row: InvitationRow }) {
             {row.dates.length > 0 && <Dates row={row} line={line.trim()} />}
           </>
         )}
+        {isPassing && <PassOnDialog row={row} onClose={() => setPassing(false)} />}
         {isProposing && <ProposeDialog row={row} onClose={() => setProposing(false)} />}
       </Card>
     </View>

@@ -1,4 +1,4 @@
-import { useLocalSearchParams } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -55,6 +55,7 @@ function Head({ page }: { page: EventPage }) {
 }
 
 function Whole({ page }: { page: EventPage }) {
+  const router = useRouter();
   const act = useDo();
   const askSheet = useAskSheet();
   const now = useNow();
@@ -91,6 +92,11 @@ function Whole({ page }: { page: EventPage }) {
               Quiet mode
             </Button>
           )}
+          <Button
+            onPress={() => router.navigate(`/print?what=event&event=${encodeURIComponent(o.id)}`)}
+          >
+            Print…
+          </Button>
           <Button
             icon="view-agenda-outline"
             onPress={() => askSheet({ kind: 'event', id: o.id, uncovers: true })}

@@ -99,7 +99,7 @@ function usePlanModel(state: PlanState, dispatch: Dispatch<PlanAction>) {
       else dispatch({ do: 'leaveDetails' });
     },
   });
-  useTellSheetShown(range, content.query, clock);
+  useTellSheetShown(range, content.query, { clock, form: view.form, lensId: place.lensId });
 
   const selected = selectedIn(panel);
   return {

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import Head from 'expo-router/head';
 import type { RefObject } from 'react';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { personOfCalendarId } from '@/core/model/person';
@@ -9,13 +9,16 @@ import { DAY, dayOfWall, DAYS_A_WEEK, startOfWeek } from '@/core/time/civil';
 import { suits } from '@/core/view/forms';
 import { cityOf } from '@/core/time/zoneNames';
 import { turnName } from '@/core/view/spanWords';
+import { useAsked } from '@/data/asked';
 import { useMessages } from '@/data/messages';
 import { PastUntil, usePastUntil } from '@/features/bars/barColours';
 import type { KeyAction } from '@/features/keys/keys';
+import { StartBar } from '@/features/start/StartBar';
 import { useSelecting } from '@/features/selecting/useSelecting';
 import { useIsWide } from '@/ui/useIsWide';
 import { FoundBar } from './FoundBar';
 import { NotShown } from './NotShown';
+import { addOffered } from '@/data/shownOpenings';
 import { OpeningsBar } from './OpeningsBar';
 import { PlanDialogs } from './PlanDialogs';
 import { PlanHeader } from './PlanHeader';
@@ -54,6 +57,7 @@ function PlanFrame() {
         <TopOfPlan />
         <NotShown cut={content.cut} tooMany={content.tooMany} />
         <PlanStrip />
+        <StartBar />
         <Sheet />
         <Ruler
           weekStart={weekStart}
@@ -125,8 +129,10 @@ function Sheet() {
         ? dispatch({ do: 'menu', of: occurrence })
         : open(occurrence),
     onDrop: (occurrence, span) => void moves.drop(occurrence, span),
-    onDraw: (span) =>
-      dispatch({ do: 'open', panel: { kind: 'add', span, day: dayOfWall(span.start) } }),
+    onDraw: (span) => {
+      if (!span.wholeDay && addOffered(span)) return;
+      dispatch({ do: 'open', panel: { kind: 'add', span, day: dayOfWall(span.start) } });
+    },
     onAddToDay: (day) => {
       const span = { start: day * DAY, end: (day + 1) * DAY, wholeDay: true };
       dispatch({ do: 'open', panel: { kind: 'add', span, day, isDay: true } });
@@ -164,6 +170,20 @@ function Sheet() {
       </PastUntil>
     </View>
   );
+}
+
+/** Does what another part of the app asks for by what a key does. */
+function useAskedKey(act: (action: KeyAction) => void): void {
+  const [asked, takeUp] = useAsked();
+  const latest = useRef({ act, takeUp });
+  useEffect(() => {
+    latest.current = { act, takeUp };
+  });
+  useEffect(() => {
+    if (asked?.kind !== 'key') return;
+    latest.current.takeUp();
+    latest.current.act(asked.action);
+  }, [asked]);
 }
 
 /** The keys of the Plan screen. */
@@ -205,6 +225,7 @@ function useKeys(): void {
     }
   }
   usePlanKeys(isOn, act);
+  useAskedKey(act);
   useRemoveKey((id) => void moves.remove(id));
 }
 

@@ -79,7 +79,8 @@ export function useReveal(setting: Setting): (id: string, uncovers: boolean) => 
     latest.current = { setting, reveal, takeUp };
   });
   useEffect(() => {
-    if (!asked || (asked.kind === 'event' && !status.ready)) return;
+    // What a key does is the screen's own to do.
+    if (!asked || asked.kind === 'key' || (asked.kind === 'event' && !status.ready)) return;
     const { today, setPanel, place } = latest.current.setting;
     latest.current.takeUp();
     if (asked.kind === 'view')

@@ -23,6 +23,7 @@ const PLACES = [
   { path: '/sent', name: 'Outbox', icon: 'tray-full' },
   { path: '/removed', name: 'Removed', icon: 'trash-can-outline' },
   { path: '/settings', name: 'Settings', icon: 'cog-outline' },
+  { path: '/help', name: 'Help', icon: 'lifebuoy' },
 ] as const;
 
 type Place = (typeof PLACES)[number];
@@ -249,7 +250,7 @@ const styles = StyleSheet.create({
     borderStyle: 'solid',
     borderRadius: 9,
   },
-  rail: { width: 84, borderRightWidth: 1, padding: 8, gap: 6, alignItems: 'stretch' },
+  rail: { width: 84, borderRightWidth: 1, padding: 8, gap: 2, alignItems: 'stretch' },
   railItem: {
     height: 58,
     borderRadius: 10,

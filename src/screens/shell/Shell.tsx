@@ -3,17 +3,18 @@ import type { ReactNode } from 'react';
 import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useMessages } from '@/data/messages';
+import { CommandBoxLater } from '@/features/commands/later';
 import { KeysLater } from '@/features/keys/later';
 import { keepForOffline } from '@/data/offline';
 import { useDueFeeds } from '@/data/queries';
 import { useMailExchange } from '@/data/invitations';
 import { useOffersOver } from '@/data/people';
+import { useSharedChanges } from '@/data/sharedChanges';
 import { usePublishing } from '@/data/sharing';
 import { useTroubles } from '@/data/useTroubles';
-import { TellBar } from '@/features/invitations/TellBar';
 import { OpenedTask } from '@/features/tasks/OpenedTask';
-import { StandingBar } from '@/features/tasks/StandingBar';
 import { SelectionBar } from '@/features/selecting/SelectionBar';
+import { later } from '@/ui/later';
 import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
 import { MessageBar } from './MessageBar';
@@ -22,7 +23,12 @@ import { Notices } from './Notices';
 import { ReminderBar } from './reminders/ReminderBar';
 import { useEverywhereKeys } from './useEverywhereKeys';
 import { useKeptFocus } from './useKeptFocus';
+import { useCommandKey } from './useCommandKey';
+import { usePrintKey } from './usePrintKey';
 import { useUndoKeys } from './useUndoKeys';
+
+/** Nothing of the week waits for them. */
+const AskBarsLater = later(() => import('./AskBars').then(({ AskBars }) => AskBars));
 
 /** What stands around every screen: where one can go, what was just done, what needs to be known. */
 export function Shell({ children }: { children: ReactNode }) {
@@ -31,11 +37,14 @@ export function Shell({ children }: { children: ReactNode }) {
   const isSmall = usePathname() === '/small';
   const { paper } = usePalette();
   useUndoKeys();
+  usePrintKey();
+  const [isBoxOpen, closeBox] = useCommandKey();
   useKeptFocus();
   const [isHelpOpen, closeHelp] = useEverywhereKeys();
   useDueFeeds();
   useTroubles();
   usePublishing();
+  useSharedChanges();
   useOffersOver();
   useMailExchange();
   const { complain } = useMessages();
@@ -60,8 +69,7 @@ export function Shell({ children }: { children: ReactNode }) {
       <View role="main" nativeID="main" tabIndex={-1} style={styles.main}>
         <Notices />
         <ReminderBar />
-        <StandingBar />
-        <TellBar />
+        <AskBarsLater />
         {children}
         <SelectionBar />
         <OpenedTask />
@@ -69,6 +77,7 @@ export function Shell({ children }: { children: ReactNode }) {
       </View>
       {!isWide && !isSmall && <Navigation isRail={false} />}
       {isHelpOpen && <KeysLater onClose={closeHelp} />}
+      {isBoxOpen && <CommandBoxLater onClose={closeBox} />}
     </View>
   );
 }

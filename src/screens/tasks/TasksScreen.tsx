@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -91,6 +92,7 @@ function sayAround({ eventTitle, blockedAhead }: TaskRow): string {
 
 /** What is to be done: listed, ticked, moved on, and given time. */
 export function TasksScreen() {
+  const router = useRouter();
   const { clock, firstWeekday } = usePreferences();
   const { today } = useTaskWording();
   const names = useFilterWording();
@@ -179,6 +181,7 @@ export function TasksScreen() {
             <Button onPress={() => setChanged(open.map(({ task }) => task.id))}>
               Change these …
             </Button>
+            <Button onPress={() => router.navigate('/print?what=tasks')}>Print…</Button>
             <Button mode="outlined" onPress={() => setPlaced(open)}>
               Find time
             </Button>

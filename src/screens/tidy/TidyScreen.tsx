@@ -19,6 +19,7 @@ import { Card } from '@/ui/Card';
 import { Choice } from '@/ui/Choice';
 import { Columns } from '@/ui/Columns';
 import { DayField } from '@/ui/DayField';
+import { HelpMark } from '@/features/help/HelpMark';
 import { Page } from '@/ui/Page';
 import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
@@ -193,7 +194,7 @@ export function TidyScreen() {
   const show = (name: CheckName) => router.setParams({ check: name === open ? undefined : name });
   const findings = open && <FindingsCard key={open} check={open} />;
   return (
-    <Page title="Tidy" isBroad>
+    <Page title="Tidy" isBroad actions={<HelpMark topic="tidy" about="Tidy" />}>
       {isWide ? (
         <Columns
           main={<ChecksCard open={open} onOpen={show} />}

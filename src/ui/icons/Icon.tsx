@@ -1,5 +1,4 @@
 import type { ColorValue } from 'react-native';
-import { Path, Svg } from 'react-native-svg';
 import { ICON_PATHS } from './paths';
 
 interface Props {
@@ -13,8 +12,8 @@ export function Icon({ name, color, size }: Props) {
   const outline = ICON_PATHS[name];
   if (!outline) throw new RangeError(`There is no icon “${name}”: add it to scripts/icons.ts.`);
   return (
-    <Svg width={size} height={size} viewBox="0 0 24 24" aria-hidden>
-      <Path d={outline} fill={color ?? 'currentColor'} />
-    </Svg>
+    <svg width={size} height={size} viewBox="0 0 24 24" aria-hidden>
+      <path d={outline} fill={color === undefined ? 'currentColor' : String(color)} />
+    </svg>
   );
 }

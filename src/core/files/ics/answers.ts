@@ -54,7 +54,24 @@ function withAnswer(attendees: readonly Attendee[], draft: EventDraft): readonly
     answeredAt: draft.updated,
     ...(line && { line }),
   };
-  return attendees.with(at, answered);
+  const next = attendees.with(at, answered);
+  return said.answer === 'delegated' ? withInstead(next, at, draft.attendees.slice(1), said) : next;
+}
+
+/** Attendees with whoever one of them passed it on to (RFC 5546 §3.2.3), named by both sides. */
+function withInstead(
+  attendees: readonly Attendee[],
+  at: number,
+  others: readonly Attendee[],
+  said: Attendee,
+): readonly Attendee[] {
+  const to = said.parameters?.['delegated-to'];
+  const parameters = {
+    ...attendees[at]!.parameters,
+    ...(to !== undefined && { 'delegated-to': to }),
+  };
+  const fresh = others.filter((one) => !attendees.some((known) => isSame(known, one)));
+  return [...attendees.with(at, { ...attendees[at]!, parameters }), ...fresh];
 }
 
 /** An event with an answer to it, or to one date of it; the same event where the answer brings nothing. */

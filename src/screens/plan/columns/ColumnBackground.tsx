@@ -41,10 +41,10 @@ export const ColumnBackground = memo(function ColumnBackground(props: Props) {
         ...dayGround({ axis: 'down', ...field, length: field.height, hours }, palette),
       }}
     >
-      {bands.map(({ from, to }) => (
+      {bands.map(({ from, to, isOffered }) => (
         <div
-          key={from}
-          className="opening-band"
+          key={`${from} ${isOffered}`}
+          className={isOffered ? 'opening-band opening-offered' : 'opening-band'}
           style={{ left: 0, right: 0, top: yOf(from), height: Math.max(0, yOf(to) - yOf(from)) }}
         />
       ))}

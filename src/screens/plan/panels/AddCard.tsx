@@ -14,6 +14,7 @@ import { RepeatFields } from '@/features/event/RepeatFields';
 import { TimesFields } from '@/features/event/TimesFields';
 import { Understood } from '@/features/event/Understood';
 import { PanelFrame } from '@/ui/PanelFrame';
+import { HelpMark } from '@/features/help/HelpMark';
 import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
 import { Unreadable } from '@/ui/unreadable';
@@ -48,6 +49,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
         onClose={onClose}
         footer={
           <>
+            <HelpMark topic="add" about="typing an event in one line" />
             <Button onPress={() => problem === null && void roomed().then(onAllDetails)}>
               All details
             </Button>

@@ -12,7 +12,7 @@ import type { DayNumber } from '@/core/time/units';
 import { LONG_DAY, sayDay, saySpan } from '@/core/time/words';
 import { useDo } from '@/data/commands';
 import { useNow } from '@/data/now';
-import { useNextClear, usePeople, usePeopleTime } from '@/data/people';
+import { useAskAgain, useNextClear, usePeople, usePeopleTime } from '@/data/people';
 import type { Preferences } from '@/data/preferences';
 import { NewMeetingLater } from '@/features/openings/later';
 import { usePeopleNow } from '@/features/people/usePeopleNow';
@@ -26,6 +26,12 @@ interface Props {
   today: DayNumber;
   preferences: Preferences;
   onClose(): void;
+}
+
+/** Opens a page of somebody's event, which may change it; `whenBack` is called once one looks here again. */
+function openPage(address: string, whenBack: () => void): void {
+  window.open(address, '_blank', 'noopener');
+  window.addEventListener('focus', whenBack, { once: true });
 }
 
 /** What somebody does on a day, as far as they let it be seen. */
@@ -42,6 +48,7 @@ function TheirDay({
 }) {
   const { clock, wording } = preferences;
   const palette = usePalette();
+  const askAgain = useAskAgain();
   const ids = useMemo(() => [person.id], [person.id]);
   const { times, isAsking } = usePeopleTime(ids, { fromDay: day, toDay: day + 1, zone: clock });
   const [time] = times;
@@ -70,6 +77,15 @@ function TheirDay({
           <Text variant="bodySmall" style={{ color: palette.dim }}>
             {o.availability}
           </Text>
+          {time.pages.has(o.eventId) && (
+            <Button
+              compact
+              accessibilityLabel={`Open the page of ${titleOf(o)}`}
+              onPress={() => openPage(time.pages.get(o.eventId)!, () => void askAgain(person.id))}
+            >
+              Its page
+            </Button>
+          )}
         </View>
       ))}
       {theirs.length === 0 && <Text style={{ color: palette.dim }}>Nothing on this day.</Text>}

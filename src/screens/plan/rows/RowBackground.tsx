@@ -48,10 +48,10 @@ export const RowBackground = memo(function RowBackground(props: Props) {
         ...dayGround({ axis: 'across', ...line, length: line.width, hours }, palette),
       }}
     >
-      {bands.map(({ from, to }) => (
+      {bands.map(({ from, to, isOffered }) => (
         <div
-          key={from}
-          className="opening-band"
+          key={`${from} ${isOffered}`}
+          className={isOffered ? 'opening-band opening-offered' : 'opening-band'}
           style={{
             left: gutter + xOfMinute(line, Math.max(from, line.fromMinute)),
             width: Math.max(

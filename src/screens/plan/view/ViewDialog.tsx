@@ -13,6 +13,7 @@ import { Dialog } from '@/ui/Dialog';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
 import { DETAIL_WORDS, FORM_DEFS } from './forms';
+import { HelpMark } from '@/features/help/HelpMark';
 import { RadioGroup } from '@/ui/RadioGroup';
 
 interface Props {
@@ -66,9 +67,12 @@ export function ViewDialog(props: Props) {
       title="How the sheet is seen"
       onClose={onClose}
       footer={
-        <Button mode="contained" onPress={onClose}>
-          Done
-        </Button>
+        <>
+          <Button onPress={() => router.navigate('/print')}>Print…</Button>
+          <Button mode="contained" onPress={onClose}>
+            Done
+          </Button>
+        </>
       }
     >
       <View style={styles.lenses}>
@@ -81,6 +85,7 @@ export function ViewDialog(props: Props) {
           />
         )}
         <View style={styles.buttons}>
+          <HelpMark topic="see" about="lenses and forms" />
           <Button
             icon="plus"
             compact

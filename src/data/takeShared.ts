@@ -1,0 +1,55 @@
+import type { Share } from '@/core/model/share';
+import { z } from '@/core/model/zod';
+import { sharedChange } from '@/core/people/sharedChange';
+import type { RemoteEngine } from '@/engine/client';
+import type { Manner } from '@/engine/commands/commands';
+import { headersOf } from './sharing';
+import { noteTouched } from './touched';
+
+const addressOf = ({ token }: Share) => `/shares/${token}/changes`;
+
+/** What waits to be taken in. @throws where the server does not answer, or not well. */
+async function waitingOf(share: Share) {
+  const response = await fetch(`${addressOf(share)}?now=${Date.now()}`, {
+    headers: headersOf(share),
+  });
+  if (!response.ok) throw new Error(`It answered ${response.status}.`);
+  return z.array(sharedChange).parse(await response.json());
+}
+
+/** What came of taking in: what was done, and what could not be, in words. */
+export interface Taken {
+  did: string[];
+  refused: string[];
+}
+
+/** Takes in what others did by one share; each is let go of at the server once it is settled here. */
+export async function takeShared(
+  engine: RemoteEngine,
+  share: Share,
+  manner: Manner,
+): Promise<Taken> {
+  const taken: Taken = { did: [], refused: [] };
+  for (const change of await waitingOf(share)) {
+    try {
+      const done = await engine.commands.do(
+        { kind: 'takeShared', shareId: share.id, change },
+        manner,
+      );
+      if (done) {
+        taken.did.push(done.label);
+        noteTouched(done.met);
+      }
+    } catch (error) {
+      const { name, message } = error as Error;
+      // What fails for another reason than what it asks stays there, and is tried again.
+      if (name !== 'RangeError') throw error;
+      taken.refused.push(message);
+    }
+    await fetch(`${addressOf(share)}/${encodeURIComponent(change.id)}`, {
+      method: 'DELETE',
+      headers: headersOf(share),
+    });
+  }
+  return taken;
+}
