@@ -32,6 +32,8 @@ export default defineConfig({
     launchOptions,
     locale: 'en-GB',
     timezoneId: 'Europe/London',
+    // What slides into its place is waited for at each step; a walk that is about motion asks for it.
+    contextOptions: { reducedMotion: 'reduce' },
     // Keeping the app for use offline takes time; the test of it allows it.
     serviceWorkers: 'block',
     screenshot: 'only-on-failure',
