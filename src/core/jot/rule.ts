@@ -41,7 +41,15 @@ export function rule(
   weight: number,
   read: (groups: Groups, context: JotContext) => Meaning | null,
 ): Rule {
-  return { pattern: new RegExp(`${source}${END}`, 'yu'), weight, read };
+  let made: RegExp | null = null;
+  return {
+    // Reading the expressions takes longer than all else of a start, where often nothing is typed.
+    get pattern() {
+      return (made ??= new RegExp(`${source}${END}`, 'yu'));
+    },
+    weight,
+    read,
+  };
 }
 
 /** Whether something can begin here: after a blank, a bracket or a sign that parts. */
