@@ -1,4 +1,5 @@
-import { plainDate, zoneName } from './common';
+import { id, plainDate, zoneName } from './common';
+import { filter } from './filter';
 import { FORMS } from './view';
 import { z } from './zod';
 
@@ -10,7 +11,7 @@ export const PRINT_FORMS = [...FORMS, 'load'] as const;
 export type PrintForm = (typeof PRINT_FORMS)[number];
 
 /** What stands beside the days. */
-export const BESIDES = ['nothing', 'tasks', 'lines'] as const;
+export const BESIDES = ['nothing', 'tasks', 'notes', 'lines'] as const;
 export type Beside = (typeof BESIDES)[number];
 
 /** How something is put on paper. */
@@ -24,6 +25,8 @@ export const printSetup = z.object({
   form: z.enum(PRINT_FORMS).default('rows'),
   /** Days that are printed, the last included; null for those that are seen. */
   days: z.object({ from: plainDate, to: plainDate }).nullable().default(null),
+  /** The events of these calendars that pass this filter; null for those that are seen. */
+  only: z.object({ calendarIds: z.array(id), filter }).nullable().default(null),
   /** What a page holds: all of it, or a week or a month each. */
   by: z.enum(['all', 'week', 'month']).default('week'),
   /** The hours that the sheet shows, or as far as there are events. */

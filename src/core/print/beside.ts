@@ -1,7 +1,10 @@
+import { dayOfWall } from '../time/civil';
+import { SHORT_DAY, sayDay } from '../time/words';
 import type { Box, Points, Room } from './boxes';
 import { GREY } from './boxes';
 import { hair, words } from './draw';
 import type { Block } from './flow';
+import { grouped } from './grouped';
 import type { PrintedTask, Printing } from './printing';
 import { lineHeight } from './printing';
 import { linesOf } from './text';
@@ -30,6 +33,32 @@ export function taskBlocks(task: PrintedTask, width: Points, { setup, widths }: 
     })),
     { height: size * 0.4, boxes: [] },
   ];
+}
+
+/**
+ * The notes of the events of a page, each under its title and the first of its days there: dates of a
+ * series that have the same notes have them once.
+ */
+export function noteBlocks(printing: Printing, width: Points): Block[] {
+  const { setup, events, widths, wording } = printing;
+  const { size } = setup;
+  const line = lineHeight(size);
+  const say = (text: string, look: { size: Points; isBold?: boolean; colour?: string }) =>
+    linesOf(text, width, look, widths).map((each) => words(each, 0, line * 0.75, look));
+  const withNotes = events.filter(({ notes }) => notes.trim() !== '');
+  const once = grouped(withNotes, ({ o, notes }) => `${o.eventId} ${notes}`);
+  return [...once.values()].flatMap(([event]) => {
+    const day = sayDay(dayOfWall(event!.o.start), wording, SHORT_DAY);
+    const head = say(event!.title, { size, isBold: true });
+    return [
+      ...say(day, { size: size * 0.85, colour: GREY }).map((box) => ({
+        ...{ height: line, isHead: true, boxes: [box] },
+      })),
+      ...head.map((box) => ({ height: line, isHead: true, boxes: [box] })),
+      ...say(event!.notes, { size }).map((box) => ({ height: line, boxes: [box] })),
+      { height: size * 0.7, boxes: [] },
+    ];
+  });
 }
 
 /** Lines to write on, down a room. */

@@ -1,6 +1,9 @@
-/** Things by a number that they share, in the order in which they come. */
-export function grouped<T>(all: readonly T[], keyOf: (one: T) => number): Map<number, T[]> {
-  const groups = new Map<number, T[]>();
+/** Things by a key that they share, in the order in which they come. */
+export function grouped<T, K extends string | number>(
+  all: readonly T[],
+  keyOf: (one: T) => K,
+): Map<K, T[]> {
+  const groups = new Map<K, T[]>();
   for (const one of all) {
     const same = groups.get(keyOf(one));
     if (same) same.push(one);

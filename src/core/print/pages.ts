@@ -2,7 +2,7 @@ import { civilDate, DAY, startOfWeek } from '../time/civil';
 import type { DayNumber } from '../time/units';
 import { DATED_DAY, sayDay, sayDays } from '../time/words';
 import { agendaBlocks, furtherBlocks } from './list';
-import { blankLines, taskBlocks } from './beside';
+import { blankLines, noteBlocks, taskBlocks } from './beside';
 import type { Box, Points, PrintPage, Room } from './boxes';
 import { GREY, shifted } from './boxes';
 import { columnsBoxes } from './columns';
@@ -137,15 +137,16 @@ function headOf(printing: Printing, room: Room): { boxes: Box[]; height: Points 
   return { boxes, height: height + setup.size * 0.8 };
 }
 
-/** Tasks or lines beside the days of a page; what of the tasks has no room goes on on the next. */
+/** Tasks, notes or lines beside the days of a page; what of them has no room goes on on the next. */
 function besides(printing: Printing, room: Room, pages: number): Filled[] {
   const { beside } = printing.setup;
   if (beside === 'lines')
     return Array.from({ length: pages }, () => blankLines(room, printing.setup.size));
-  return flow(
-    printing.tasks.flatMap((task) => taskBlocks(task, room.width, printing)),
-    room,
-  );
+  const blocks =
+    beside === 'notes'
+      ? noteBlocks(printing, room.width)
+      : printing.tasks.flatMap((task) => taskBlocks(task, room.width, printing));
+  return flow(blocks, room);
 }
 
 /** The pages of some days: what fills them, under its head, with what stands beside. */

@@ -31,7 +31,7 @@ function printed(nth: number, { day, from, minutes, words, wholeDay, notes }: Ma
     ...{ categoryIds: [], zone: null, startMs: start, endMs: end, start, end },
   };
   const rest = { place: '', guests: '', ink: '#1F5A4C', mark: 'square', calendar: 'Work' } as const;
-  return { o, title, notes, ...rest };
+  return { o, title, notes: notes && `N${nth}Q ${notes}`, ...rest };
 }
 
 interface Made {
@@ -68,6 +68,7 @@ const setup = fc.record({
   hours: fc.constantFrom('shown' as const, 'events' as const),
   hasMonths: fc.boolean(),
   beside: fc.constantFrom(...BESIDES),
+  hasNotes: fc.boolean(),
   isSaving: fc.boolean(),
   hasFooter: fc.boolean(),
 });
@@ -114,7 +115,7 @@ function edges(box: Box): [number, number, number, number] {
   }
 }
 
-test('every title is on paper, but for forms of hours alone; every task too', () => {
+test('every title is on paper, but for forms of hours alone; every task and note too', () => {
   fc.assert(
     fc.property(printing, (it) => {
       // A word that is broader than all its room is broken over lines.
@@ -124,6 +125,8 @@ test('every title is on paper, but for forms of hours alone; every task too', ()
         for (const { o } of it.events) expect(said).toContain(o.title.split(' ')[0]);
       if (beside === 'tasks')
         for (const { title } of it.tasks) expect(said).toContain(title.split(' ')[0]);
+      if (beside === 'notes')
+        for (const { notes } of it.events) expect(said).toContain(notes.split(' ')[0]);
     }),
     { numRuns: 300 },
   );

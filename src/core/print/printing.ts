@@ -16,6 +16,7 @@ export interface Printed {
   /** As it is called here: a private one perhaps only as booked. */
   title: string;
   place: string;
+  /** Said with the event, or beside the days, as the set-up has it. */
   notes: string;
   guests: string;
   ink: string;
@@ -73,4 +74,9 @@ export function sayOther({ o }: Printed, { other, wording }: Pick<Printing, 'oth
 
 /** What is said of an event besides its title, in lines. */
 export const detailsOf = (event: Printed, printing: Printing): string[] =>
-  [sayOther(event, printing), event.place, event.guests, event.notes].filter(Boolean);
+  [
+    sayOther(event, printing),
+    event.place,
+    event.guests,
+    printing.setup.hasNotes ? event.notes : '',
+  ].filter(Boolean);

@@ -142,6 +142,7 @@ export class Printer {
       this.settings.colourBy === 'category'
         ? new Map(records.all('category').map(({ id, ink }) => [id, ink]))
         : null;
+    const hasNotes = setup.hasNotes || setup.beside === 'notes';
     return occurrences.map((each): Printed => {
       const o = setup.hasPrivate ? each : withoutPrivate(each);
       const calendar = calendars.get(o.calendarId);
@@ -152,7 +153,7 @@ export class Printer {
         o,
         title: isKept ? 'Booked' : titleOf(o),
         place: setup.hasPlaces && !isKept ? o.place : '',
-        notes: setup.hasNotes && date ? date.notes : '',
+        notes: hasNotes && date ? date.notes : '',
         guests: setup.hasGuests && date ? sayGuests(date) : '',
         ink: inkOf(o, calendar?.ink ?? INKS.Pewter, inks),
         mark: calendar?.mark ?? 'square',

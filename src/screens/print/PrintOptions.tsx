@@ -12,6 +12,7 @@ import { DayField } from '@/ui/DayField';
 import { NumberField } from '@/ui/NumberField';
 import { TextField } from '@/ui/TextField';
 import { Title } from '@/ui/Title';
+import { PrintedEvents } from './PrintedEvents';
 
 interface Props {
   setup: PrintSetup;
@@ -19,6 +20,7 @@ interface Props {
   isOfDays: boolean;
   /** The days that are seen, the last excluded. */
   range: { from: DayNumber; to: DayNumber };
+  seen: NonNullable<PrintSetup['only']>;
   onChange(fields: Partial<PrintSetup>): void;
 }
 
@@ -34,11 +36,12 @@ const FORM_WORDS: Readonly<Record<(typeof PRINT_FORMS)[number], string>> = {
 const BESIDE_WORDS: Readonly<Record<(typeof BESIDES)[number], string>> = {
   nothing: 'Nothing',
   tasks: 'Tasks',
+  notes: 'Notes',
   lines: 'Lines to write on',
 };
 
 /** Which days, in which form, on which pages. */
-function Days({ setup, range, onChange }: Omit<Props, 'isOfDays'>) {
+function Days({ setup, range, seen, onChange }: Omit<Props, 'isOfDays'>) {
   const { wording, firstWeekday } = usePreferences();
   const from = setup.days ? parseDate(setup.days.from) : range.from;
   const to = setup.days ? parseDate(setup.days.to) : range.to - 1;
@@ -63,6 +66,7 @@ function Days({ setup, range, onChange }: Omit<Props, 'isOfDays'>) {
           As seen
         </Button>
       )}
+      <PrintedEvents only={setup.only} seen={seen} onChange={(only) => onChange({ only })} />
       <Choice
         name="Form"
         value={setup.form}
@@ -152,10 +156,10 @@ function Contents({ setup, onChange }: Pick<Props, 'setup' | 'onChange'>) {
 }
 
 /** How something is put on paper. */
-export function PrintOptions({ setup, isOfDays, range, onChange }: Props) {
+export function PrintOptions({ setup, isOfDays, range, seen, onChange }: Props) {
   return (
     <>
-      {isOfDays && <Days {...{ setup, range, onChange }} />}
+      {isOfDays && <Days {...{ setup, range, seen, onChange }} />}
       <View style={styles.part}>
         <Title level={2}>Paper</Title>
         <Choice

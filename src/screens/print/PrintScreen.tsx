@@ -45,6 +45,7 @@ export function PrintScreen() {
       setup={setup}
       isOfDays={printed.isOfDays}
       range={printed.range}
+      seen={printed.seen}
       onChange={(fields: Partial<PrintSetup>) => change(fields)}
     />
   );

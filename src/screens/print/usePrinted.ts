@@ -1,6 +1,8 @@
+import type { Calendar } from '@/core/model/calendar';
 import type { PrintForm, PrintSetup } from '@/core/model/print';
 import { EMPTY_FILTER } from '@/core/model/filter';
 import { readFilter } from '@/core/query/filterAddress';
+import type { AskedCalendars } from '@/core/query/eventQuery';
 import { ALL_SHOWN, EVERYTHING } from '@/core/query/eventQuery';
 import { sayFilter } from '@/core/query/sayFilter';
 import { dayOfWall, parseDate, startOfWeek, civilDate } from '@/core/time/civil';
@@ -9,6 +11,7 @@ import { sayDays } from '@/core/time/words';
 import { withoutWeekends } from '@/core/view/spans';
 import { useNow, useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
+import { useCalendars } from '@/data/queries';
 import { lastSheetShown } from '@/data/sheetShown';
 import { useFilterWording } from '@/features/query/useFilterWording';
 import type { PrintedThing } from '@/engine/printing/printer';
@@ -25,6 +28,8 @@ interface Printed {
   isOfDays: boolean;
   /** The days that are seen, the last excluded. */
   range: { from: DayNumber; to: DayNumber };
+  /** The calendars and the filter of what is seen. */
+  seen: NonNullable<PrintSetup['only']>;
   clock: string;
   /** The lens under which its options are kept. */
   lens: string;
@@ -39,6 +44,12 @@ const WEEK = 7;
 
 const allDays = (from: DayNumber, to: DayNumber): DayNumber[] =>
   Array.from({ length: Math.max(0, to - from) }, (_, i) => from + i);
+
+/** The calendars that a question is about, each by its id. */
+function idsOf(asked: AskedCalendars, calendars: readonly Calendar[]): string[] {
+  if (typeof asked !== 'string') return [...asked];
+  return calendars.filter(({ shown }) => asked === 'all' || shown).map(({ id }) => id);
+}
 
 /** How a stretch of days begins: on pages that suit its length and form. */
 function firstOf(form: PrintForm, length: number): Partial<PrintSetup> {
@@ -59,6 +70,7 @@ export function usePrinted({ kind, event, q }: Address): Printed {
   const { clock, firstWeekday, wording, settings } = usePreferences();
   const said = useFilterWording();
   const now = useNow();
+  const calendars = useCalendars();
   const today = dayOfWall(useWallNow(clock));
   const shown = lastSheetShown();
   const monday = startOfWeek(today, firstWeekday);
@@ -66,7 +78,10 @@ export function usePrinted({ kind, event, q }: Address): Printed {
     ...{ fromDay: monday, toDay: monday + WEEK, query: ALL_SHOWN, clock },
     ...{ form: 'rows' as const, lensId: null },
   };
-  const plain = { isOfDays: false, clock, range: { from: today, to: today + 1 } };
+  const plain = {
+    ...{ isOfDays: false, clock, range: { from: today, to: today + 1 } },
+    seen: { calendarIds: [], filter: EMPTY_FILTER },
+  };
   if (kind === 'tasks')
     return {
       ...plain,
@@ -91,16 +106,23 @@ export function usePrinted({ kind, event, q }: Address): Printed {
       ? `Found: ${sayFilter(filter, said)}`
       : sayDays(range.from, range.to, wording, civilDate(today).year),
     range,
+    seen: { calendarIds: idsOf(query.calendars, calendars), filter: query.filter },
     clock: isFound ? clock : seen.clock,
     lens: isFound ? 'found' : (seen.lensId ?? ''),
     first: isFound
       ? { form: 'table', by: 'all', isUpright: true }
       : firstOf(seen.form, range.to - range.from),
-    thing: ({ days }) => {
+    thing: ({ days, only }) => {
       const chosen = days ? { from: parseDate(days.from), to: parseDate(days.to) + 1 } : range;
       const whole = { ...chosen, days: allDays(chosen.from, chosen.to) };
       const hasWeekends = settings.hasWeekends || isFound;
-      return { kind: 'days', days: (hasWeekends ? whole : withoutWeekends(whole)).days, query };
+      return {
+        kind: 'days',
+        days: (hasWeekends ? whole : withoutWeekends(whole)).days,
+        query: only
+          ? { ...EVERYTHING, calendars: only.calendarIds, filter: only.filter, now }
+          : query,
+      };
     },
   };
 }
