@@ -68,6 +68,7 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   foresight: onKinds('event', 'calendar', 'settings'),
   sweep: onKinds('event', 'calendar', 'settings'),
   series: onKinds('event', 'calendar'),
+  freeable: onKinds('event', 'task', 'calendar'),
   removed: onKinds('event', 'calendar'),
   askingTasks: onKinds('task', 'event'),
   removedTasks: onKinds('task', 'calendar'),

@@ -275,6 +275,11 @@ export function useSpace() {
   return useEngineQuery(['space'], (engine) => engine.queries.space());
 }
 
+/** What could be taken away to free room, with the events that are over by these ids. */
+export function useFreeable(overIds: readonly string[]) {
+  return useEngineQuery(['freeable', overIds], (engine) => engine.queries.freeable(overIds));
+}
+
 export function useSetAside() {
   return useEngineQuery(['setAside'], (engine) => engine.queries.setAside());
 }

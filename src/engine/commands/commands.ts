@@ -182,7 +182,6 @@ export class Commands {
   }
 }
 
-/** The event that a change is about: the one that it makes, or else the only one that it edits. */
 /** Events that others take part in that are asked about at once. */
 const MOST_MET = 20;
 

@@ -35,8 +35,8 @@ import { askDates, askedCalendars, askEvents } from './asked';
 import { foresight } from './foresight';
 import type { RemovedCalendar } from './removed';
 import { removedCalendars, removedEvents } from './removed';
-import type { SpaceOfKind } from './space';
-import { space } from './space';
+import type { Freeable, SpaceOfKind } from './space';
+import { freeable, space } from './space';
 import type { Whereabouts } from './whereabouts';
 import { locate, seenBy } from './whereabouts';
 import { partsOfId } from '@/core/agenda/occurrence';
@@ -256,6 +256,11 @@ export class Queries {
   /** Records and attached files by kind, with the characters or bytes that they take. */
   space(): SpaceOfKind[] {
     return space(this.records, this.attachments());
+  }
+
+  /** What could be taken away to free room; of events that are over, those of these ids. */
+  freeable(overIds: readonly string[]): Freeable {
+    return freeable(this.records, this.attachments(), overIds);
   }
 
   setAside(): SetAside[] {

@@ -7,7 +7,7 @@ import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
 import type { Task } from '@/core/model/task';
 import { sayTask } from '@/core/tasks/sayTask';
-import { count, DATED_DAY, saySpan } from '@/core/time/words';
+import { count, DATED_DAY, joinWords, saySpan } from '@/core/time/words';
 import { titleOf } from '@/core/model/titleOf';
 import { useDo } from '@/data/commands';
 import { useEngine } from '@/data/engineContext';
@@ -96,10 +96,11 @@ export function RemovedScreen() {
   const [isAsking, setAsking] = useState(false);
   const palette = usePalette();
 
-  const what = [
+  const what = joinWords([
     ...(removed.length ? [count(removed.length, 'event')] : []),
     ...(tasks.length ? [count(tasks.length, 'task')] : []),
-  ].join(' and ');
+    ...(calendars.length ? [count(calendars.length, 'calendar')] : []),
+  ]);
 
   async function clear() {
     setAsking(false);
@@ -145,9 +146,9 @@ export function RemovedScreen() {
           </View>
         </Card>
       )}
-      {removed.length + tasks.length + calendars.length === 0 ? (
+      {what === '' ? (
         <Text>Nothing is here. What you remove waits here until you bring it back.</Text>
-      ) : removed.length + tasks.length === 0 ? null : (
+      ) : (
         <Card>
           <View style={styles.buttons}>
             {removed.length > 0 && (

@@ -53,7 +53,6 @@ export function CopiesCard() {
           </>
         )}
         <Button onPress={() => router.navigate('/calendars')}>Download, or restore</Button>
-        <Button onPress={() => router.navigate('/removed')}>Free some space</Button>
         <HelpMark topic="kept" about="what is kept where" />
       </View>
     </Card>

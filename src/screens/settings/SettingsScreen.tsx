@@ -7,6 +7,7 @@ import { Columns } from '@/ui/Columns';
 import { Page } from '@/ui/Page';
 import type { ChangeSettings } from './change';
 import { CopiesCard } from './CopiesCard';
+import { FreeableCard } from './FreeableCard';
 import { LookCard } from './LookCard';
 import { SetAsideCard } from './SetAsideCard';
 import { RemindersCard } from './RemindersCard';
@@ -31,6 +32,7 @@ export function SettingsScreen() {
             <StoreCard />
             <CopiesCard />
             <SetAsideCard />
+            <FreeableCard today={today} />
             <TimeCard preferences={preferences} today={today} onChange={change} />
             <SheetCard settings={settings} hourCycle={wording.hourCycle} onChange={change} />
           </View>
