@@ -71,8 +71,17 @@ test(
     const all = bare(small.pages.map(({ text }) => text).join(''));
     for (const title of titles) expect(all).toContain(bare(title));
 
-    // How it was printed is kept, once it is quiet.
-    await page.clock.fastForward(2000);
+    // Other calendars than those seen, and what is noted of the events beside them.
+    await page.getByRole('radio', { name: 'Others' }).click();
+    const calendars = page.getByRole('group', { name: 'Calendars printed' });
+    await expect(calendars.getByRole('switch', { name: 'Clients' })).toBeChecked();
+    await calendars.getByRole('switch', { name: 'Clients' }).click();
+    await expect(pages(page).first()).not.toHaveAccessibleName(/Crate inspection/);
+    await page.getByRole('radio', { name: 'Notes' }).click();
+    await expect(pages(page).first()).toHaveAccessibleName(/Keep the wick holder/);
+
+    // How it was printed is kept, also for whoever leaves at once.
+    await page.getByRole('radio', { name: 'As seen' }).click();
     await page.getByRole('link', { name: 'Plan' }).click();
     await expect(page.getByRole('heading', { name: /^23 – 29 Nov/ })).toBeVisible();
     await page.keyboard.press('Control+p');

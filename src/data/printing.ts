@@ -66,18 +66,23 @@ export function usePrintSetup(
   const act = useDo();
   const { settings } = usePreferences();
   const kept = settings.prints[lens];
-  const [chosen, setChosen] = useState<Partial<PrintSetup>>({});
-  const setup: PrintSetup = { ...DEFAULT_PRINT, ...first, ...kept, ...chosen };
-  const change = (fields: Partial<PrintSetup>) => setChosen((last) => ({ ...last, ...fields }));
+  const [chosen, setChosen] = useState<{ of: string; fields: Partial<PrintSetup> } | null>(null);
+  const fields = chosen?.of === lens ? chosen.fields : null;
+  const setup: PrintSetup = { ...DEFAULT_PRINT, ...first, ...kept, ...fields };
+  const change = (more: Partial<PrintSetup>) =>
+    setChosen({ of: lens, fields: { ...fields, ...more } });
   const latest = useRef({ act, settings, setup });
   useEffect(() => {
     latest.current = { act, settings, setup };
   });
+  const keep = useRef<(() => void) | null>(null);
   useEffect(() => {
-    if (!Object.keys(chosen).length) return;
-    // Once it is quiet, as one step: not one for each letter of a title.
-    const timer = setTimeout(() => {
-      const { settings: before, setup: now } = latest.current;
+    // What was chosen for another lens holds, too.
+    if (!fields) return keep.current?.();
+    const now = latest.current.setup;
+    keep.current = () => {
+      keep.current = null;
+      const { settings: before } = latest.current;
       // The days are those of this look; how they are drawn is kept.
       const prints = { ...before.prints, [lens]: { ...now, days: null } };
       const label = 'Changed how it is printed';
@@ -85,8 +90,12 @@ export function usePrintSetup(
         { kind: 'setSettings', before, fields: { prints }, label },
         { isQuiet: true },
       );
-    }, QUIET);
+    };
+    // Once it is quiet, as one step: not one for each letter of a title.
+    const timer = setTimeout(() => keep.current?.(), QUIET);
     return () => clearTimeout(timer);
-  }, [chosen, lens]);
+  }, [fields, lens]);
+  // Whoever leaves before it is quiet has chosen all the same.
+  useEffect(() => () => keep.current?.(), []);
   return [setup, change];
 }

@@ -26,7 +26,10 @@ export const printSetup = z.object({
   /** Days that are printed, the last included; null for those that are seen. */
   days: z.object({ from: plainDate, to: plainDate }).nullable().default(null),
   /** The events of these calendars that pass this filter; null for those that are seen. */
-  only: z.object({ calendarIds: z.array(id), filter }).nullable().default(null),
+  only: z
+    .object({ calendarIds: z.array(id), filter })
+    .nullable()
+    .default(null),
   /** What a page holds: all of it, or a week or a month each. */
   by: z.enum(['all', 'week', 'month']).default('week'),
   /** The hours that the sheet shows, or as far as there are events. */
