@@ -6,7 +6,9 @@ import { usePalette } from './theme/theme';
 
 interface Props {
   title: string;
-  /** Buttons beside the title. */
+  /** What stands right behind the title. */
+  mark?: ReactNode;
+  /** Buttons at the other end. */
   actions?: ReactNode;
   /** Whether it uses a wide screen for more than a column to read. */
   isBroad?: boolean;
@@ -16,7 +18,7 @@ interface Props {
 }
 
 /** A screen that scrolls: its title, then its parts in a column of readable width. */
-export function Page({ title, actions, isBroad = false, picture = null, children }: Props) {
+export function Page({ title, mark, actions, isBroad = false, picture = null, children }: Props) {
   const { paper } = usePalette();
   const page = (
     <ScrollView
@@ -27,7 +29,14 @@ export function Page({ title, actions, isBroad = false, picture = null, children
         <title>{`${title} · Orderly Week`}</title>
       </Head>
       <View style={[styles.head, picture !== null && { ...styles.plate, backgroundColor: paper }]}>
-        <Title level={1}>{title}</Title>
+        {mark ? (
+          <View style={styles.title}>
+            <Title level={1}>{title}</Title>
+            {mark}
+          </View>
+        ) : (
+          <Title level={1}>{title}</Title>
+        )}
         {actions}
       </View>
       {children}
@@ -49,6 +58,7 @@ const styles = StyleSheet.create({
   // Words keep their contrast on any picture.
   plate: { borderRadius: 10, paddingHorizontal: 14, paddingVertical: 6, alignSelf: 'flex-start' },
   broad: { maxWidth: 1160 },
+  title: { flexDirection: 'row', alignItems: 'center', gap: 6 },
   head: {
     flexDirection: 'row',
     alignItems: 'center',

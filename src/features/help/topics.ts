@@ -113,7 +113,7 @@ export const TASKS: readonly Topic[] = [
     title: 'Clean up',
     words: 'doubles clashes check sweep archive rules',
     text: [
-      'Tidy looks for what is wrong or in the way: doubles, clashes, events on closed days, what has no calendar of its own kind, files that lie twice. Each can be mended or left, one by one or all together, and taken back.',
+      'Tidy looks for what is wrong or in the way: doubles, clashes, events on closed days, times that stand in titles, odd hours, files that lie twice. Each can be mended or left, one by one or all together, and taken back.',
     ],
     showMe: { path: '/tidy' },
   },

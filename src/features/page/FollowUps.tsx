@@ -28,7 +28,9 @@ export function FollowUps({ page }: { page: EventPage }) {
           ))}
         </View>
       ) : (
-        <Text style={{ color: palette.dim }}>Nothing follows from it yet.</Text>
+        <Text style={{ color: palette.dim }}>
+          Nothing follows from it yet. What you add here becomes a task.
+        </Text>
       )}
       <AddTask
         of={{ eventId: event.id, eventDate: occurrence.dateKey, calendarId: event.calendarId }}

@@ -74,7 +74,9 @@ export function NotesPart({ page, isFollowed, onFollowUp }: Props) {
       {notes.trim() ? (
         <Formatted>{notes}</Formatted>
       ) : (
-        <Text style={{ color: palette.dim }}>Nothing is written down yet.</Text>
+        <Text style={{ color: palette.dim }}>
+          Nothing is written down yet. What you write here stays with the event.
+        </Text>
       )}
       {!isFollowed && (
         <View style={styles.buttons}>

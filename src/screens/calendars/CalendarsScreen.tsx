@@ -6,6 +6,7 @@ import { dayOfWall } from '@/core/time/civil';
 import { useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars, useEventCounts } from '@/data/queries';
+import { HelpMark } from '@/features/help/HelpMark';
 import { Card } from '@/ui/Card';
 import { Columns } from '@/ui/Columns';
 import { Page } from '@/ui/Page';
@@ -58,7 +59,7 @@ export function CalendarsScreen() {
   const close = () => setOpen(null);
 
   return (
-    <Page title="Calendars" isBroad>
+    <Page title="Calendars" isBroad mark={<HelpMark topic="calendars" about="calendars" />}>
       <Columns
         main={
           <View style={styles.column}>

@@ -20,6 +20,7 @@ import { useEngine } from '@/data/engineContext';
 import { selection } from '@/data/selection';
 import { PartChips } from '@/features/query/PartChips';
 import { useFilterWording } from '@/features/query/useFilterWording';
+import { HelpMark } from '@/features/help/HelpMark';
 import { Page } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { asSuggested } from './asSuggested';
@@ -73,7 +74,7 @@ export function FindScreen() {
   }
 
   return (
-    <Page title="Find" isBroad>
+    <Page title="Find" isBroad mark={<HelpMark topic="find" about="finding and changing many" />}>
       <TextField
         ref={field}
         label="Find"

@@ -13,6 +13,7 @@ import { usePreferences } from '@/data/preferences';
 import { useCalendars } from '@/data/queries';
 import type { ImportPreview, ImportTarget } from '@/engine/files/importer';
 import { FileDrop } from '@/features/files/FileDrop';
+import { HelpMark } from '@/features/help/HelpMark';
 import { CalendarChoice } from '@/ui/CalendarChoice';
 import { Card } from '@/ui/Card';
 import { Check } from '@/ui/Check';
@@ -134,7 +135,7 @@ export function ImportScreen() {
     </Button>
   );
   return (
-    <Page title="Import files" actions={back}>
+    <Page title="Import files" mark={<HelpMark topic="files" about="files" />} actions={back}>
       {state.step === 'choose' && (
         <>
           {state.problem && (

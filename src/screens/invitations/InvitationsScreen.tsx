@@ -8,6 +8,7 @@ import { usePreferences } from '@/data/preferences';
 import { FileDrop } from '@/features/files/FileDrop';
 import { isReachable } from '@/features/invitations/MeFields';
 import { count } from '@/core/time/words';
+import { HelpMark } from '@/features/help/HelpMark';
 import { Card } from '@/ui/Card';
 import { Check } from '@/ui/Check';
 import { Columns } from '@/ui/Columns';
@@ -119,6 +120,7 @@ export function InvitationsScreen() {
     <Page
       title="Invitations"
       isBroad
+      mark={<HelpMark topic="meet" about="invitations" />}
       actions={
         store === 'demo' ? (
           <Button icon="refresh" onPress={() => void sync()}>

@@ -13,6 +13,7 @@ import { NewMeetingLater } from '@/features/openings/later';
 import { PersonDialog } from '@/features/people/PersonDialog';
 import { PersonMark } from '@/features/people/PersonMark';
 import { usePeopleNow } from '@/features/people/usePeopleNow';
+import { HelpMark } from '@/features/help/HelpMark';
 import { Card } from '@/ui/Card';
 import { Page } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
@@ -69,6 +70,7 @@ export function PeopleScreen() {
     <Page
       title="People"
       isBroad
+      mark={<HelpMark topic="meet" about="people and openings" />}
       actions={
         <Button mode="contained" icon="calendar-range-outline" onPress={() => meet([])}>
           Find openings

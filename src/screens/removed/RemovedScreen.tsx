@@ -16,6 +16,7 @@ import { usePreferences } from '@/data/preferences';
 import { useCalendars, useRemoved, useRemovedCalendars } from '@/data/queries';
 import { useRemovedTasks } from '@/data/tasks';
 import { useTaskWording } from '@/features/tasks/useTaskWording';
+import { HelpMark } from '@/features/help/HelpMark';
 import { Card } from '@/ui/Card';
 import { Dialog } from '@/ui/Dialog';
 import { Mark } from '@/ui/Mark';
@@ -113,7 +114,7 @@ export function RemovedScreen() {
   }
 
   return (
-    <Page title="Removed">
+    <Page title="Removed" mark={<HelpMark topic="undo" about="what was removed" />}>
       {calendars.length > 0 && (
         <Card title="Calendars">
           <View role="list" aria-label="Removed calendars">

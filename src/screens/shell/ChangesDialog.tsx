@@ -74,7 +74,9 @@ export function ChangesDialog({ onClose }: { onClose(): void }) {
   );
   return (
     <Dialog title="What was done" onClose={onClose} footer={footer}>
-      {!done.length && !undone.length && <Text>Nothing yet that could be taken back.</Text>}
+      {!done.length && !undone.length && (
+        <Text>Nothing yet. Each thing that you do stands here, and can be taken back.</Text>
+      )}
       <View role="list" aria-label="Changes">
         {undone.map((change, i) => (
           <ChangeRow

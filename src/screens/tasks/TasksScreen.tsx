@@ -20,6 +20,7 @@ import { EffortLine } from '@/features/tasks/EffortLine';
 import { PlaceLater } from '@/features/tasks/later';
 import { TaskLine } from '@/features/tasks/TaskLine';
 import { useTaskWording } from '@/features/tasks/useTaskWording';
+import { HelpMark } from '@/features/help/HelpMark';
 import { Card } from '@/ui/Card';
 import { Choice } from '@/ui/Choice';
 import { Columns } from '@/ui/Columns';
@@ -175,6 +176,7 @@ export function TasksScreen() {
     <Page
       title="Tasks"
       isBroad
+      mark={<HelpMark topic="tasks" about="tasks" />}
       actions={
         open.length > 0 && (
           <View style={styles.row}>

@@ -194,7 +194,7 @@ export function TidyScreen() {
   const show = (name: CheckName) => router.setParams({ check: name === open ? undefined : name });
   const findings = open && <FindingsCard key={open} check={open} />;
   return (
-    <Page title="Tidy" isBroad actions={<HelpMark topic="tidy" about="Tidy" />}>
+    <Page title="Tidy" isBroad mark={<HelpMark topic="tidy" about="Tidy" />}>
       {isWide ? (
         <Columns
           main={<ChecksCard open={open} onOpen={show} />}

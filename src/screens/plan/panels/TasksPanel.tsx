@@ -25,7 +25,9 @@ export function TasksPanel({ onClose }: { onClose(): void }) {
       footer={<Button onPress={() => router.navigate('/tasks')}>All tasks</Button>}
     >
       {effort && <EffortLine effort={effort} />}
-      {rows && open.length === 0 && <Text>There is nothing to do.</Text>}
+      {rows && open.length === 0 && (
+        <Text>There is nothing to do. Tasks that are due stand here.</Text>
+      )}
       <View role="list" aria-label="To do">
         {inTaskOrder(open, 'due', clock).map((task) => (
           <TaskLine key={task.id} task={task} onOpen={() => openTask(task.id)} />
