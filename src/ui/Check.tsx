@@ -8,9 +8,9 @@ interface Props {
   onChange(isOn: boolean): void;
 }
 
-/** A box to tick: the browser's own, in the house's accent, with a target for fingers. */
+/** A box to tick, with a target for fingers. */
 export function Check({ label, isLabelHidden = false, isOn, onChange }: Props) {
-  const { accent, ink } = usePalette();
+  const { ink } = usePalette();
   return (
     <label className="check" style={{ color: ink }}>
       <input
@@ -18,7 +18,6 @@ export function Check({ label, isLabelHidden = false, isOn, onChange }: Props) {
         aria-label={isLabelHidden ? label : undefined}
         checked={isOn}
         onChange={(event) => onChange(event.target.checked)}
-        style={{ accentColor: accent }}
       />
       {!isLabelHidden && <span>{label}</span>}
     </label>

@@ -102,9 +102,11 @@ export function CommandBox({ onClose }: { onClose(): void }) {
                 style={[styles.line, i === at && { backgroundColor: palette.accentWash }]}
               >
                 <Text style={styles.name}>{line.name}</Text>
-                <Text variant="bodySmall" style={{ color: palette.dim }}>
-                  {line.group}
-                </Text>
+                {line.group !== 'Do' && (
+                  <Text variant="bodySmall" style={{ color: palette.dim }}>
+                    {line.group}
+                  </Text>
+                )}
                 {line.keys !== undefined && (
                   <Text
                     variant="labelSmall"

@@ -71,8 +71,13 @@ export function useCommandList(): CommandLine[] {
   return [
     doing('Add an event', 'Insert', () => askSheet({ kind: 'add' }), 'new meeting'),
     doing('Today', 'Home', key({ kind: 'today' }), 'this week'),
-    doing('On by what is shown', 'Page Down', key({ kind: 'turn', direction: 1 }), 'next week'),
-    doing('Back by what is shown', 'Page Up', key({ kind: 'turn', direction: -1 }), 'last week'),
+    doing(
+      'The next stretch',
+      'Page Down',
+      key({ kind: 'turn', direction: 1 }),
+      'next week on forward',
+    ),
+    doing('The stretch before', 'Page Up', key({ kind: 'turn', direction: -1 }), 'last week back'),
     doing('Go to a date', '#', key({ kind: 'date' })),
     doing('How the sheet is seen', 'V', key({ kind: 'view' }), 'view span form'),
     doing('Show only', 'O', key({ kind: 'filter' }), 'filter'),

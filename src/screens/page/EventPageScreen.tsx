@@ -23,6 +23,7 @@ import { PointsPart } from '@/features/page/PointsPart';
 import { QuietMode } from '@/features/page/QuietMode';
 import { Card } from '@/ui/Card';
 import { Columns } from '@/ui/Columns';
+import { useFormattedSoon } from '@/ui/markdown/Formatted';
 import { Mark } from '@/ui/Mark';
 import { Page } from '@/ui/Page';
 import { inkColours } from '@/ui/theme/palette';
@@ -137,6 +138,7 @@ export function EventPageScreen() {
   const { of } = useLocalSearchParams<{ of?: string }>();
   const { status } = useEngine();
   const { data: page } = useEventPage(of ?? null);
+  useFormattedSoon();
   if (page) return <Whole key={page.occurrence.id} page={page} />;
   return (
     <Page title="An event’s page">

@@ -14,12 +14,14 @@ const MARKS = 8;
 
 /** On a phone: the marks of the calendars, those that are shown in their inks, and the way to all of them. */
 export function CalendarsButton() {
-  const { dialog, dispatch } = usePlan();
+  const { calendars, dialog, dispatch } = usePlan();
   const showing = useCalendarsShown();
   const { listed, back, openMenu, menu } = showing;
   const palette = usePalette();
   const shown = listed.filter((calendar) => calendar.shown).length;
   const close = () => dispatch({ do: 'ask', dialog: null });
+  // They come a moment after the sheet.
+  if (!calendars.length) return null;
   return (
     <>
       <Pressable

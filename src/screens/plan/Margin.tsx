@@ -25,7 +25,7 @@ const CLASHES = 6;
 
 interface Props {
   preferences: Preferences;
-  /** What the sheet shows; null where it shows no single events. */
+  /** What the sheet shows; null before that is known, and where it shows no single events. */
   occurrences: readonly Occurrence[] | null;
   load: ComponentProps<typeof Load>;
   onOpen(occurrence: Occurrence): void;
@@ -75,7 +75,7 @@ function NextEvent({ preferences, onOpen }: Omit<Props, 'occurrences' | 'load'>)
           </Text>
         </Pressable>
       ) : (
-        <Text style={{ color: palette.dim }}>Nothing more today.</Text>
+        data && <Text style={{ color: palette.dim }}>Nothing more today.</Text>
       )}
     </View>
   );

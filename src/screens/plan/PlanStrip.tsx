@@ -75,9 +75,9 @@ export function PlanStrip() {
 }
 
 const styles = StyleSheet.create({
-  view: { flexDirection: 'row', flexShrink: 0 },
+  view: { flexDirection: 'row', flexShrink: 0, gap: 6 },
   tasks: { height: 40, borderRadius: 9 },
-  hours: { height: 40, marginLeft: 6, borderRadius: 9 },
+  hours: { height: 40, borderRadius: 9 },
   strip: { flexGrow: 0, flexShrink: 0 },
   parts: { gap: 6, paddingHorizontal: 14, paddingBottom: 8 },
 });

@@ -215,11 +215,14 @@ export function useSheetContent(
   ]
     .filter(Boolean)
     .join(' · ');
-  const booked = !isBookedSaid
-    ? ''
-    : isWide
-      ? `${sayHours(total)} booked${leavesOut ? ' in what is shown' : ''}`
-      : `${sayHoursTight(total)}${leavesOut ? ' shown' : ''}`;
+  // Before anything is known nothing is said: no hours is not what that means.
+  const isKnown = (isLoads ? loads : data) !== undefined;
+  const booked =
+    !isBookedSaid || !isKnown
+      ? ''
+      : isWide
+        ? `${sayHours(total)} booked${leavesOut ? ' in what is shown' : ''}`
+        : `${sayHoursTight(total)}${leavesOut ? ' shown' : ''}`;
   return {
     query,
     form,
@@ -230,12 +233,13 @@ export function useSheetContent(
     occurrences,
     /** What lies in these days, drawn or not. */
     found,
-    /** What is drawn here; null where the form shows no single events, or asks for its own. */
-    shown: isSingle
-      ? occurrences.filter(
-          ({ tasks, calendarId }) => !tasks && personOfCalendarId(calendarId) === null,
-        )
-      : null,
+    /** What is drawn here; null before it is known, and where the form shows no single events, or asks for its own. */
+    shown:
+      isSingle && isKnown
+        ? occurrences.filter(
+            ({ tasks, calendarId }) => !tasks && personOfCalendarId(calendarId) === null,
+          )
+        : null,
     /** People of whose time nothing is known, though it should be on the sheet. */
     unknown,
     cut: data?.cut.length ?? 0,

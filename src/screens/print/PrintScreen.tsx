@@ -5,6 +5,7 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, ProgressBar, Text } from 'react-native-paper';
 import type { PrintSetup } from '@/core/model/print';
 import { usePrintPages, usePrintSetup } from '@/data/printing';
+import { HelpMark } from '@/features/help/HelpMark';
 import { Fold } from '@/ui/Fold';
 import { Title } from '@/ui/Title';
 import { usePalette } from '@/ui/theme/theme';
@@ -56,7 +57,10 @@ export function PrintScreen() {
       </Head>
       <View style={isWide ? styles.side : styles.top}>
         <View style={styles.head}>
-          <Title level={1}>Print</Title>
+          <View style={styles.title}>
+            <Title level={1}>Print</Title>
+            <HelpMark topic="print" about="printing" />
+          </View>
           <Button mode="contained" disabled={!pages} onPress={() => setPrinting(true)}>
             Print…
           </Button>
@@ -110,6 +114,7 @@ const styles = StyleSheet.create({
   wide: { flexDirection: 'row' },
   side: { width: 340, padding: 16, gap: 8, minHeight: 0 },
   top: { padding: 12, gap: 6 },
+  title: { flexDirection: 'row', alignItems: 'center', gap: 6 },
   head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' },
   options: { flex: 1, minHeight: 0 },
   folded: { maxHeight: '46vh' } as object,

@@ -206,7 +206,7 @@ export function TasksScreen() {
         <>
           {side}
           {list}
-          {settings}
+          {rows && settings}
         </>
       )}
       {changed && <ChangeTasksDialog ids={changed} onClose={() => setChanged(null)} />}

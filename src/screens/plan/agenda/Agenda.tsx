@@ -73,14 +73,14 @@ const DayOfAgenda = memo(function DayOfAgenda(props: DayProps) {
       />
       <div className="agenda-lines">
         <AgendaLines day={day} lines={lines} setting={{ ...setting, selectedId }} />
+        {tasks.length > 0 && (
+          <div role="list" aria-label="To do by this day" className="agenda-tasks">
+            {tasks.map((task) => (
+              <TaskLine key={task.id} task={task} isTight onOpen={() => openTask(task.id)} />
+            ))}
+          </div>
+        )}
       </div>
-      {tasks.length > 0 && (
-        <div role="list" aria-label="To do by this day" className="agenda-tasks">
-          {tasks.map((task) => (
-            <TaskLine key={task.id} task={task} isTight onOpen={() => openTask(task.id)} />
-          ))}
-        </div>
-      )}
     </div>
   );
 });

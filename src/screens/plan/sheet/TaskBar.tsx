@@ -40,7 +40,6 @@ export function TaskBar({ at, tasks }: { at: Box; tasks: readonly Task[] }) {
               type="checkbox"
               aria-label={`Done: ${titleOf(task)}`}
               checked={task.status === 'done'}
-              style={{ accentColor: palette.accent }}
               onChange={(event) =>
                 void act({
                   kind: 'tickTasks',

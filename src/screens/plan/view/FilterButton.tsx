@@ -66,7 +66,6 @@ const styles = StyleSheet.create({
   button: {
     height: 40,
     minWidth: 40,
-    marginLeft: 6,
     paddingHorizontal: 8,
     borderWidth: 1,
     borderRadius: 9,
@@ -77,7 +76,8 @@ const styles = StyleSheet.create({
   },
   on: { borderTopRightRadius: 0, borderBottomRightRadius: 0 },
   clear: {
-    marginLeft: -1,
+    // The two are one: no gap, and one line between them.
+    marginLeft: -7,
     borderTopLeftRadius: 0,
     borderBottomLeftRadius: 0,
   },

@@ -85,7 +85,6 @@ export function ViewDialog(props: Props) {
           />
         )}
         <View style={styles.buttons}>
-          <HelpMark topic="see" about="lenses and forms" />
           <Button
             icon="plus"
             compact
@@ -101,6 +100,7 @@ export function ViewDialog(props: Props) {
               {`Update ${lenses.current.name}`}
             </Button>
           )}
+          <HelpMark topic="see" about="lenses and forms" />
         </View>
       </View>
       <Choice
