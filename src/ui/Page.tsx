@@ -37,7 +37,7 @@ export function Page({ title, mark, actions, isBroad = false, picture = null, ch
         ) : (
           <Title level={1}>{title}</Title>
         )}
-        {actions}
+        {actions && <View style={styles.actions}>{actions}</View>}
       </View>
       {children}
     </ScrollView>
@@ -58,6 +58,8 @@ const styles = StyleSheet.create({
   // Words keep their contrast on any picture.
   plate: { borderRadius: 10, paddingHorizontal: 14, paddingVertical: 6, alignSelf: 'flex-start' },
   broad: { maxWidth: 1160 },
+  // Narrower than what stands in it: that is wrapped then.
+  actions: { flexShrink: 1, maxWidth: '100%' },
   title: { flexDirection: 'row', alignItems: 'center', gap: 6 },
   head: {
     flexDirection: 'row',

@@ -11,6 +11,9 @@ export interface HouseTheme extends MD3Theme {
   palette: Palette;
 }
 
+/** Px of text of no kind of its own. */
+const PLAIN = 14;
+
 /** Sizes of the kinds of text, larger or smaller by a factor. */
 function fontsOf(text: number) {
   const usual = configureFonts({ config: { fontFamily: SANS, letterSpacing: 0 } });
@@ -18,7 +21,8 @@ function fontsOf(text: number) {
     kind,
     'fontSize' in font
       ? { ...font, fontSize: font.fontSize * text, lineHeight: font.lineHeight * text }
-      : font,
+      : // Text of no kind of its own has no size either, and would stay as small as it is.
+        { ...font, fontSize: PLAIN * text },
   ]);
   return Object.fromEntries(sizes) as typeof usual;
 }
