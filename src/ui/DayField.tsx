@@ -68,6 +68,7 @@ const styles = StyleSheet.create({
     borderWidth: 1,
     borderRadius: 7,
     paddingHorizontal: 8,
+    paddingVertical: 3,
     flexDirection: 'row',
     alignItems: 'center',
     gap: 4,
