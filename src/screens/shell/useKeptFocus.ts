@@ -3,7 +3,8 @@ import { useEffect } from 'react';
 /** Elements that had the focus before, as far back as is remembered. */
 const REMEMBERED = 16;
 const FOCUSABLE =
-  'a[href], button:not(:disabled), input:not(:disabled), select, textarea, [tabindex="0"]:not([aria-disabled="true"])';
+  'a[href]:not(.skip-link), button:not(:disabled), input:not(:disabled), select, textarea, [tabindex="0"]:not([aria-disabled="true"])';
+const MAIN = 'main';
 /** What lies over the page, and goes away as a whole. */
 const LAYER = 'dialog, [role="dialog"], [aria-live]';
 
@@ -21,12 +22,16 @@ function ancestorsOf(element: Element): Element[] {
   return ancestors;
 }
 
-/** The first thing that can be used near where an element was, by what stood around it. */
+/**
+ * The first thing that can be used near where an element was, by what stood around it; of what the
+ * page shows nothing else than that itself, where a new screen has nothing yet.
+ */
 function nearby(around: readonly Element[]): HTMLElement | undefined {
   for (const each of around) {
     if (!each.isConnected || each === document.body) continue;
     const found = [...each.querySelectorAll<HTMLElement>(FOCUSABLE)].find(isUsable);
     if (found) return found;
+    if (each.id === MAIN) return each as HTMLElement;
   }
   return undefined;
 }
@@ -54,9 +59,7 @@ export function useKeptFocus(): void {
       const isLayerGone =
         layer !== undefined && !(layer.isConnected && layer.childElementCount > 0);
       const before = trail.findLast(isUsable);
-      focusOn(
-        (isLayerGone ? before : (nearby(around) ?? before)) ?? document.getElementById('main'),
-      );
+      focusOn((isLayerGone ? before : (nearby(around) ?? before)) ?? document.getElementById(MAIN));
     }
 
     const observer = new MutationObserver(look);
