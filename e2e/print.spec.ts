@@ -103,7 +103,12 @@ test(
     await expect(pages(page).first()).toHaveAccessibleName(/Lamp 14 strip-down/);
     await page.goto('/event?of=single-1');
     await page.getByRole('button', { name: 'Print…' }).click();
-    await expect(pages(page).first()).toHaveAccessibleName(/Pilot station survey .*To write on/);
+    await expect(pages(page).first()).toHaveAccessibleName(
+      /Pilot station survey .* Before we go • Ask at the gate for Mrs Amble .*To write on/,
+    );
+    // What was pressed is gone, and the focus is on what is shown instead of it.
+    await expect(page.getByRole('link', { name: 'To what the page shows' })).not.toBeFocused();
+    await expect(page.locator('#main:focus, #main :focus')).toHaveCount(1);
     await page.getByRole('button', { name: /^How: / }).click();
     await page.getByRole('radio', { name: 'Letter' }).click();
     const [one] = (await printed(page)).pages;

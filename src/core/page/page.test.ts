@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { AgendaPoint } from '../model/eventFields';
 import { parseLocal } from '../time/civil';
-import { openBoxes, withBoxTicked, withLine } from './notes';
+import { openBoxes, plainNotes, withBoxTicked, withLine } from './notes';
 import { beginnings, carriedOn, movedPoint, readPoint, sayPoints } from './points';
 
 const point = (text: string, minutes = 0, done = false): AgendaPoint => ({
@@ -74,4 +74,36 @@ test('writes a line down at the end', () => {
   expect(withLine('', ' Two lamps ')).toBe('- Two lamps');
   expect(withLine('# Agreed\n\n', 'Two lamps')).toBe('# Agreed\n- Two lamps');
   expect(withLine('As it was\n', '  ')).toBe('As it was\n');
+});
+
+test.each([
+  ['## Before we go', 'Before we go'],
+  ['- Ask at the gate for **Mrs Amble**', '• Ask at the gate for Mrs Amble'],
+  [
+    '- [ ] Bring the long ladder\n  * [x] Two lanterns',
+    '☐ Bring the long ladder\n  ☑ Two lanterns',
+  ],
+  ['The stairs are steep: *no boxes*, _really_.', 'The stairs are steep: no boxes, really.'],
+  ['***Both at once*** and `code` and ~~gone~~', 'Both at once and code and gone'],
+  ['See [the plan](https://quay.example/plan)', 'See the plan (https://quay.example/plan)'],
+  ['> said Mei', 'said Mei'],
+  ['pier_lights_2026.csv, 3 * 4 * 5, #12, a-b', 'pier_lights_2026.csv, 3 * 4 * 5, #12, a-b'],
+])('as plain words %j is %j', (notes, plain) => {
+  expect(plainNotes(notes)).toBe(plain);
+});
+
+test('no word of notes is lost as plain words', () => {
+  const word = fc.constantFrom('lamp', 'pier_2', '4', 'x', 'Øre', 'a-b');
+  const piece = fc.oneof(
+    word,
+    fc.constantFrom('**', '*', '_', '`', '- ', '# ', '> ', ' ', '\n', '~~'),
+  );
+  fc.assert(
+    fc.property(fc.array(piece, { maxLength: 30 }), (pieces) => {
+      const wordsOf = (text: string) => text.match(/[\p{L}\p{N}]+/gu) ?? [];
+      const notes = pieces.join('');
+      expect(wordsOf(plainNotes(notes)).join('')).toBe(wordsOf(notes).join(''));
+    }),
+    { numRuns: 500 },
+  );
 });

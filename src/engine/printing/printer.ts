@@ -10,6 +10,7 @@ import { DEFAULT_SETTINGS } from '@/core/model/others';
 import type { PrintSetup } from '@/core/model/print';
 import { isOpen } from '@/core/model/task';
 import { titleOf } from '@/core/model/titleOf';
+import { plainNotes } from '@/core/page/notes';
 import type { PrintPage } from '@/core/print/boxes';
 import { eventPages } from '@/core/print/eventPage';
 import { layOut } from '@/core/print/pages';
@@ -153,7 +154,7 @@ export class Printer {
         o,
         title: isKept ? 'Booked' : titleOf(o),
         place: setup.hasPlaces && !isKept ? o.place : '',
-        notes: hasNotes && date ? date.notes : '',
+        notes: hasNotes && date ? plainNotes(date.notes) : '',
         guests: setup.hasGuests && date ? sayGuests(date) : '',
         ink: inkOf(o, calendar?.ink ?? INKS.Pewter, inks),
         mark: calendar?.mark ?? 'square',

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Workweek } from '@/core/model/others';
+import { sayMinute } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import { useAskSheet } from '@/data/asked';
 import { useDo } from '@/data/commands';
@@ -23,13 +24,19 @@ const withHours = (workweek: Workweek, hours: { from: number; to: number }): Wor
   days: workweek.days.map((day) => (day.hours ? { ...day, hours } : day)),
 });
 
+/** The hours of the first day that is worked. */
+const hoursOf = ({ days }: Workweek) =>
+  days.find(({ hours }) => hours)?.hours ?? { from: 540, to: 1020 };
+
+function saidHours(workweek: Workweek, { hourCycle }: Preferences['wording']): string {
+  const { from, to } = hoursOf(workweek);
+  return `${sayMinute(from, hourCycle)} – ${sayMinute(to, hourCycle)}`;
+}
+
 /** When one works: the same hours on every working day, for a start. */
 function Hours({ settings, wording }: Preferences) {
   const act = useDo();
-  const worked = settings.workweek.days.find(({ hours }) => hours)?.hours ?? {
-    from: 540,
-    to: 1020,
-  };
+  const worked = hoursOf(settings.workweek);
   const change = (hours: { from: number; to: number }) => {
     if (hours.from >= hours.to) return;
     const workweek = withHours(settings.workweek, hours);
@@ -113,7 +120,7 @@ export function FirstStart({ onLeave }: { onLeave(): void }) {
         <Fold
           icon="briefcase-clock-outline"
           name="When you work"
-          said="Clear time counts within it"
+          said={`${saidHours(settings.workweek, wording)}: clear time counts within it`}
         >
           <Hours {...preferences} />
         </Fold>
