@@ -42,6 +42,7 @@ test('a meeting of five: sent when asked, answered, moved by a proposal, one tol
   // Taken: all are told, and answer the new time.
   await proposal.getByRole('button', { name: 'Take it' }).click();
   await expect(proposal).toBeHidden();
+  await expect(details.getByText(/26 November, 14:00 – 14:30/)).toBeVisible();
   await expect(
     details.getByText(/Ida Solberg \(accepted\).*Junia Pace \(accepted\)/),
   ).toBeVisible();

@@ -87,8 +87,10 @@ function AskScope({ ask, onClose }: { ask: ScopeAsk; onClose(): void }) {
 }
 
 /** The details of an event, and what can be done from there. */
-function DetailsOf({ occurrence, onClose }: { occurrence: Occurrence; onClose(): void }) {
-  const { calendars, preferences, moves, dispatch } = usePlan();
+function DetailsOf({ opened, onClose }: { opened: Occurrence; onClose(): void }) {
+  const { calendars, content, preferences, moves, dispatch } = usePlan();
+  // As it is now: it may have been moved since it was opened, here, by an answer or in another window.
+  const occurrence = content.found.find(({ id }) => id === opened.id) ?? opened;
   const router = useRouter();
   const calendar = calendars.find(({ id }) => id === occurrence.calendarId);
   if (!calendar) return null;
@@ -159,7 +161,7 @@ export function PlanPanel({ panel }: { panel: Panel }) {
   const close = () => dispatch({ do: 'close', panel });
   switch (panel.kind) {
     case 'details':
-      return <DetailsOf key={panel.occurrence.id} occurrence={panel.occurrence} onClose={close} />;
+      return <DetailsOf key={panel.occurrence.id} opened={panel.occurrence} onClose={close} />;
     case 'edit':
       return (
         <StoredEditor
