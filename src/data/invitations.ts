@@ -12,6 +12,7 @@ import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
 import { useMessages } from './messages';
 import { useNow } from './now';
+import { inOneWindow } from './inOneWindow';
 import { outsideState } from './outsideState';
 import { useTouched } from './touched';
 import type { Preferences } from './preferences';
@@ -78,8 +79,8 @@ export function useWaitingMails(): number {
   return data ?? 0;
 }
 
-/** Only one window of a browser exchanges mail at a time. */
-const MAIL_LOCK = 'orderly-week-mail';
+/** Of several windows one looks for mail: what comes is told once. */
+const exchange = inOneWindow('orderly-week-mail');
 
 /** Sends what waits and takes in what came: when there is something to send, and once a minute. */
 export function useMailExchange(): void {
@@ -102,10 +103,7 @@ export function useMailExchange(): void {
             : lines.join('. '),
         );
     };
-    // Of several windows one looks for mail: what comes is told once.
-    void navigator.locks.request(MAIL_LOCK, { ifAvailable: true }, (lock) =>
-      lock ? sync() : undefined,
-    );
+    void exchange(sync);
     // What things are called is no reason to ask again.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [engine, ready, now, waiting, say]);

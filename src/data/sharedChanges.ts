@@ -3,6 +3,7 @@ import { mayChange } from '@/core/model/share';
 import type { OthersChange } from '@/engine/people/sharing';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
+import { inOneWindow } from './inOneWindow';
 import { useMessages } from './messages';
 import { useNow } from './now';
 import { usePreferences } from './preferences';
@@ -10,7 +11,7 @@ import { useShares } from './sharing';
 import type { Taken } from './takeShared';
 
 /** Only one window of a browser takes in at a time. */
-const LOCK = 'orderly-week-shared-changes';
+const takeIn = inOneWindow('orderly-week-shared-changes');
 
 const sayAll = ([first = '', ...rest]: readonly string[]): string =>
   rest.length ? `${first}, and ${rest.length} more by others` : first;
@@ -43,9 +44,7 @@ export function useSharedChanges(): void {
       if (taken.did.length) say(sayAll(taken.did), { offers: ['undo'] });
       if (taken.refused.length) complain(sayAll(taken.refused));
     };
-    void navigator.locks.request(LOCK, { ifAvailable: true }, (lock) =>
-      lock ? takeAll() : undefined,
-    );
+    void takeIn(takeAll);
   }, [engine, ready, shares, now, say, complain, wording, clock]);
 }
 
