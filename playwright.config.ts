@@ -1,11 +1,17 @@
+import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
 
 /** Another port lets two runs stand beside each other. */
 const PORT = Number(process.env['E2E_PORT'] ?? 4399);
 
-/** Debian's Chromium, kept from asking other hosts for anything of its own. */
+/** Debian's Chromium, for what only a whole browser has: notifications. */
+const WHOLE = process.env['CHROMIUM'] ?? '/usr/bin/chromium';
+/** The same without a window around its pages, in which walks take two thirds of the time. */
+const QUICK = '/usr/bin/chromium-headless-shell';
+
 const launchOptions = {
-  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+  executablePath: process.env['CHROMIUM'] || !existsSync(QUICK) ? WHOLE : QUICK,
+  // Kept from asking other hosts for anything of its own.
   args: [
     '--no-sandbox',
     '--disable-gpu',
@@ -38,17 +44,25 @@ export default defineConfig({
     serviceWorkers: 'block',
     screenshot: 'only-on-failure',
   },
-  // A test that is the same at both sizes is tagged with the one at which it runs.
+  // A test that is the same at both sizes is tagged with the one at which it runs; one that needs more than pages, too.
   projects: [
     {
       name: 'phone',
-      grepInvert: /@wide/,
+      grepInvert: /@wide|@whole/,
       use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true },
     },
     {
       name: 'wide',
-      grepInvert: /@phone/,
+      grepInvert: /@phone|@whole/,
       use: { viewport: { width: 1280, height: 800 } },
+    },
+    {
+      name: 'whole browser',
+      grep: /@whole/,
+      use: {
+        viewport: { width: 1280, height: 800 },
+        launchOptions: { ...launchOptions, executablePath: WHOLE },
+      },
     },
   ],
   webServer: {

@@ -199,7 +199,7 @@ test.describe('notifications of the browser', () => {
 
   test(
     'they are asked for after a press that explains them; “not now” and a refusal are kept',
-    { tag: '@wide' },
+    { tag: '@whole' },
     async ({ page }) => {
       await openDemo(page);
       await goTo(page, 'Settings');
@@ -220,7 +220,7 @@ test.describe('notifications of the browser', () => {
 
   test(
     'one is shown for what is due; Done, Again and a press on it do what they say',
-    { tag: '@wide' },
+    { tag: '@whole' },
     async ({ page, context }) => {
       await context.grantPermissions(['notifications']);
       await openDemo(page);

@@ -1,8 +1,9 @@
 import { build } from 'esbuild';
-import { ensureBrowser, ensureBuilt, ensurePackages, run } from './setup.mjs';
+import { ensureBrowser, ensureBuilt, ensurePackages, ensureQuickBrowser, run } from './setup.mjs';
 
 ensurePackages();
 ensureBrowser();
+ensureQuickBrowser();
 ensureBuilt();
 
 // Bundled like the app itself: what loads sources one by one makes every use of an import cost.

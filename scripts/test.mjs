@@ -1,6 +1,14 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { ensureBrowser, ensureBuilt, ensurePackages, ROOT, run, runBeside } from './setup.mjs';
+import {
+  ensureBrowser,
+  ensureBuilt,
+  ensurePackages,
+  ensureQuickBrowser,
+  ROOT,
+  run,
+  runBeside,
+} from './setup.mjs';
 
 const began = Date.now();
 const said = (what) =>
@@ -8,6 +16,7 @@ const said = (what) =>
 
 ensurePackages();
 ensureBrowser();
+ensureQuickBrowser();
 
 const results = path.join(ROOT, 'test-results');
 rmSync(results, { recursive: true, force: true });
