@@ -8,6 +8,7 @@ import {
   openDemo,
   openOwn,
   panel,
+  pickDay,
   test,
   goTo,
 } from './fixtures';
@@ -37,7 +38,18 @@ test(
     await panel(other, /^Edit/).getByRole('textbox', { name: 'Place' }).fill('Small office');
     await other.getByRole('button', { name: 'Keep' }).click();
     await bar(page, 'Brass terms').click();
-    await expect(panel(page, 'Brass terms').getByText('Small office')).toBeVisible();
+    const card = panel(page, 'Brass terms');
+    await expect(card.getByText('Small office')).toBeVisible();
+    // Out of the days that the first window shows: its open card says where to.
+    await bar(other, 'Brass terms').click();
+    await other.getByRole('button', { name: 'Edit' }).click();
+    await panel(other, /^Edit/)
+      .getByRole('button', { name: /^Starts on/ })
+      .click();
+    await pickDay(other, '30 November 2026');
+    await other.getByRole('button', { name: 'Keep' }).click();
+    await expect(bar(page, 'Brass terms')).toHaveCount(0);
+    await expect(card.getByText(/^Monday,? 30 November/)).toBeVisible();
   },
 );
 

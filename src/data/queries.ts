@@ -129,6 +129,12 @@ export function useCalendars() {
   return useMemo(() => data ?? [], [data]);
 }
 
+/** Whether the calendars are here, be there any or not. */
+export function useAreCalendarsOpen(): boolean {
+  const { data } = useEngineQuery(['calendars'], (engine) => engine.queries.calendars());
+  return data !== undefined;
+}
+
 /** One event; nothing of another is shown while it comes. */
 export function useEvent(id: string | null) {
   return useEngineQuery(['event', id], (engine) => engine.queries.event(id!), {

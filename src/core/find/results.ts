@@ -7,6 +7,7 @@ import type { CalendarEvent } from '../model/event';
 import { isSeries } from '../model/event';
 import type { TextField } from '../model/filter';
 import type { Piece } from '../query/words';
+import { plainNotes } from '../page/notes';
 import { excerpt, marked } from '../query/words';
 import type { DateCount } from '../recurrence/walk';
 import { countDates } from '../recurrence/walk';
@@ -110,7 +111,7 @@ function textsBeside(event: CalendarEvent): [TextField, string][] {
   const { notes, link, attendees, organizer, attachments, agenda } = event;
   const people = organizer ? [organizer, ...attendees] : attendees;
   return [
-    ['notes', notes],
+    ['notes', plainNotes(notes)],
     ['people', people.map(({ name, address }) => name || address).join(', ')],
     ['agenda', agenda.map(({ text }) => text).join(' · ')],
     ['file', attachments.map(({ name }) => name).join(', ')],

@@ -18,6 +18,7 @@ import { useDo } from '@/data/commands';
 import { TODAY_LINE } from '@/data/drafts';
 import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
+import { NO_CALENDAR, useOnceOpen } from '@/data/onceOpen';
 import type { Preferences } from '@/data/preferences';
 import { usePalette } from '@/ui/theme/theme';
 import { ByRule } from '@/features/tidy/ByRule';
@@ -68,13 +69,15 @@ export function JotLine({ day, calendars, preferences }: Props) {
 
   async function keep() {
     if (line.trim() === '') return;
-    // Typed faster than the store opens: not kept, and not without a word.
-    if (!isGood) return say('Your calendars are still being opened. Try again in a moment.');
+    if (!isGood) return say(NO_CALENDAR);
     const { event } = byRule;
     const hasRoom = wantsRoom(event, onCalendar, settings);
     const roomed = hasRoom ? { ...event, room: await rooms.give() } : event;
     if (await act({ kind: 'addEvent', event: roomed })) type('');
   }
+
+  // A person types faster than the store opens.
+  const keepOnceOpen = useOnceOpen(keep, line);
 
   return (
     <View style={styles.jot}>
@@ -86,7 +89,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
         isGood={isGood}
         onType={type}
         onKeyPress={read.onKeyPress}
-        onKeep={() => void keep()}
+        onKeep={keepOnceOpen}
       />
       {isGood && (
         <JotHints

@@ -8,6 +8,7 @@ import type { DayNumber } from '@/core/time/units';
 import { wallFromInstant } from '@/core/time/zones';
 import { useDo } from '@/data/commands';
 import { useMessages } from '@/data/messages';
+import { NO_CALENDAR } from '@/data/onceOpen';
 import { usePeople } from '@/data/people';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars } from '@/data/queries';
@@ -31,7 +32,7 @@ export function NewMeeting({ guests, day, onClose }: Props) {
   const calendar = calendarForNew(useCalendars(), settings.defaultCalendarId);
 
   async function take({ start, minutes, guests: asked }: TakenOpening) {
-    if (!calendar) return say('Your calendars are still being opened. Try again in a moment.');
+    if (!calendar) return say(NO_CALENDAR);
     const from = wallFromInstant(start, clock);
     const event = draftOf({
       span: { start: from, end: from + minutes * MINUTE, wholeDay: false },

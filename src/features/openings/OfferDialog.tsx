@@ -16,6 +16,7 @@ import { useDo } from '@/data/commands';
 import { useEngine } from '@/data/engineContext';
 import { download } from '@/data/browser';
 import { useMessages } from '@/data/messages';
+import { NO_CALENDAR, useOnceOpen } from '@/data/onceOpen';
 import { usePeople } from '@/data/people';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars } from '@/data/queries';
@@ -92,7 +93,7 @@ export function OfferDialog({ starts, minutes, guests, onBack, onClose }: Props)
     );
   }
   async function hold() {
-    if (!calendar) return say('Your calendars are still being opened. Try again in a moment.');
+    if (!calendar) return say(NO_CALENDAR);
     const events = held();
     const offer = {
       id: nanoid(12),
@@ -106,6 +107,8 @@ export function OfferDialog({ starts, minutes, guests, onBack, onClose }: Props)
     if (await act({ kind: 'keepOffer', offer, events })) onClose();
   }
 
+  const holdOnceOpen = useOnceOpen(hold);
+
   return (
     <Dialog
       title={`Offer ${count(starts.length, 'time')}`}
@@ -113,7 +116,7 @@ export function OfferDialog({ starts, minutes, guests, onBack, onClose }: Props)
       footer={
         <>
           <Button onPress={onBack}>Back</Button>
-          <Button mode="contained" onPress={() => void hold()}>
+          <Button mode="contained" onPress={holdOnceOpen}>
             Hold them
           </Button>
         </>

@@ -7,6 +7,7 @@ import { MINUTE } from '@/core/time/civil';
 import { wallFromInstant } from '@/core/time/zones';
 import { useDo } from '@/data/commands';
 import { useMessages } from '@/data/messages';
+import { NO_CALENDAR, useOnceOpen } from '@/data/onceOpen';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars } from '@/data/queries';
 import { useRooms } from '@/data/rooms';
@@ -20,7 +21,7 @@ export function StartCall() {
   const calendar = calendarForNew(useCalendars(), settings.defaultCalendarId);
 
   async function start() {
-    if (!calendar) return say('Your calendars are still being opened. Try again in a moment.');
+    if (!calendar) return say(NO_CALENDAR);
     const room = await rooms.give();
     if (!room) return;
     const now = Date.now();
@@ -45,8 +46,10 @@ export function StartCall() {
     }
   }
 
+  const startOnceOpen = useOnceOpen(start);
+
   return (
-    <Button compact icon="video-outline" onPress={() => void start()}>
+    <Button compact icon="video-outline" onPress={startOnceOpen}>
       Start a call now
     </Button>
   );

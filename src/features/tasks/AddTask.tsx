@@ -13,6 +13,7 @@ import { useDo } from '@/data/commands';
 import { TASK_LINE } from '@/data/drafts';
 import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
+import { NO_CALENDAR, useOnceOpen } from '@/data/onceOpen';
 import { usePreferences } from '@/data/preferences';
 import { useCalendars, useCategories } from '@/data/queries';
 import { JotHints } from '@/features/now/JotHints';
@@ -67,9 +68,11 @@ export function AddTask({ of }: Props) {
   }
   async function keep() {
     if (line.trim() === '') return;
-    if (!isGood) return say('Your calendars are still being opened. Try again in a moment.');
+    if (!isGood) return say(NO_CALENDAR);
     if (await act({ kind: 'keepTask', before: null, task: made(instant) })) type('');
   }
+
+  const keepOnceOpen = useOnceOpen(keep, line);
 
   const understood = isGood ? made(instant) : null;
   const labels = categories.filter(({ id }) => jot.categoryIds.includes(id));
@@ -83,7 +86,7 @@ export function AddTask({ of }: Props) {
         isGood={isGood}
         onType={type}
         onKeyPress={read.onKeyPress}
-        onKeep={() => void keep()}
+        onKeep={keepOnceOpen}
       />
       {understood && (
         <>

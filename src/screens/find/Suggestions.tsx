@@ -1,6 +1,7 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Suggestion, SuggestionGroup } from '@/core/find/suggestions';
+import { plainNotes } from '@/core/page/notes';
 import { FIELD_NAMES } from '@/core/query/sayFilter';
 import { wordsOf, excerpt, marked } from '@/core/query/words';
 import { DATED_DAY, sayDay } from '@/core/time/words';
@@ -18,6 +19,10 @@ function sayDays({ from, to }: { from: number; to: number }, wording: Wording): 
   return from === to ? day(from) : `${day(from)} – ${day(to)}`;
 }
 
+/** Notes without the signs that say how they are drawn. */
+const asRead = ({ field, text }: Exclude<Suggestion, { field: 'dates' }>): string =>
+  field === 'notes' ? plainNotes(text) : text;
+
 function SuggestionChip({
   suggestion,
   words,
@@ -30,7 +35,7 @@ function SuggestionChip({
   const palette = usePalette();
   const { wording } = usePreferences();
   const isDates = suggestion.field === 'dates';
-  const text = isDates ? sayDays(suggestion.days, wording) : suggestion.text;
+  const text = isDates ? sayDays(suggestion.days, wording) : asRead(suggestion);
   const pieces =
     (text.length > LONG && excerpt(text, words, 16)) || marked(text.slice(0, LONG), words);
   return (

@@ -4,7 +4,8 @@ import type { Occurrence } from '@/core/agenda/occurrence';
 import { dayOfWall } from '@/core/time/civil';
 import type { DayNumber } from '@/core/time/units';
 import { useDo } from '@/data/commands';
-import { useEvent } from '@/data/queries';
+import { useEvent, useWhereabouts } from '@/data/queries';
+import { useSheetShown } from '@/data/sheetShown';
 import { CopyLater, EditorLater } from '@/features/event/later';
 import { later } from '@/ui/later';
 import { ScopePanel } from '@/features/event/ScopePanel';
@@ -90,7 +91,10 @@ function AskScope({ ask, onClose }: { ask: ScopeAsk; onClose(): void }) {
 function DetailsOf({ opened, onClose }: { opened: Occurrence; onClose(): void }) {
   const { calendars, content, preferences, moves, dispatch } = usePlan();
   // As it is now: it may have been moved since it was opened, here, by an answer or in another window.
-  const occurrence = content.found.find(({ id }) => id === opened.id) ?? opened;
+  const inSight = content.found.find(({ id }) => id === opened.id);
+  const sheet = useSheetShown();
+  const { data: elsewhere } = useWhereabouts(inSight ? null : opened.id, sheet);
+  const occurrence = inSight ?? elsewhere?.occurrence ?? opened;
   const router = useRouter();
   const calendar = calendars.find(({ id }) => id === occurrence.calendarId);
   if (!calendar) return null;

@@ -20,6 +20,7 @@ import { useDo } from '@/data/commands';
 import { LINE, NEW_EVENT, useDraft } from '@/data/drafts';
 import { useMessages } from '@/data/messages';
 import { useNow } from '@/data/now';
+import { NO_CALENDAR, useOnceOpen } from '@/data/onceOpen';
 import type { Preferences } from '@/data/preferences';
 import { usePeople } from '@/data/people';
 import { useCategories, useLastLike } from '@/data/queries';
@@ -192,12 +193,13 @@ export function useAdding(adding: Adding) {
 
   async function keep() {
     if (problem || !isReadable) return;
-    // Typed faster than the store opens: not kept, and not without a word.
-    if (!calendar) return say('Your calendars are still being opened. Try again in a moment.');
+    if (!calendar) return say(NO_CALENDAR);
     if (!(await act({ kind: 'addEvent', event: await roomed() }))) return;
     drop();
     onKept(span);
   }
+
+  const keepOnceOpen = useOnceOpen(keep, line);
 
   /** Goes on with what was begun before: a line, or an event that had all its details open. */
   function goOn() {
@@ -242,6 +244,6 @@ export function useAdding(adding: Adding) {
     asLastTime,
     canKeep: problem === null && calendar !== undefined && isReadable,
     report,
-    keep,
+    keep: keepOnceOpen,
   };
 }
