@@ -1,4 +1,4 @@
-import { bar, enterLine, expect, goTo, openDemo, openOwn, panel, test } from './fixtures';
+import { bar, enterLine, expect, goTo, message, openDemo, openOwn, panel, test } from './fixtures';
 
 test(
   'an empty week says how to begin, asks three short things, and is out of the way once something is there',
@@ -19,6 +19,19 @@ test(
     await start.getByRole('button', { name: 'Type the first event' }).click();
     await page.keyboard.press('Escape');
     await expect(start).toBeVisible();
+
+    // Without a calendar nothing can be added: that is said, and one is made from here.
+    await goTo(page, 'Calendars');
+    await page.getByRole('button', { name: 'More for Harbour office' }).click();
+    await page.getByRole('button', { name: 'Remove', exact: true }).click();
+    await expect(message(page, /^Removed Harbour office with/)).toBeVisible();
+    await goTo(page, 'Plan');
+    await enterLine(page, 'Review Wednesday 10:00 for an hour');
+    await expect(message(page, /^None of your own calendars is listed/)).toBeVisible();
+    await page.keyboard.press('Escape');
+    await start.getByRole('button', { name: /^Your first calendar: None yet/ }).click();
+    await start.getByRole('textbox', { name: 'Its name' }).fill('Harbour office');
+    await start.getByRole('button', { name: 'Keep' }).click();
     await enterLine(page, 'Review Wednesday 10:00 for an hour');
     await expect(bar(page, 'Review')).toHaveAccessibleName(/10:00 – 11:00, Harbour office/);
     await expect(start).toBeHidden();

@@ -2,11 +2,10 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import { alikeInks, freeInk, inkName } from '@/core/calendars/inks';
+import { freshCalendar } from '@/core/calendars/freshCalendar';
+import { alikeInks, inkName } from '@/core/calendars/inks';
 import { remindsOtherwise } from '@/core/reminders/following';
 import type { Calendar } from '@/core/model/calendar';
-import { newCalendar } from '@/core/model/calendar';
-import { nextInkAndMark } from '@/core/model/inks';
 import { joinWords } from '@/core/time/words';
 import { useDo } from '@/data/commands';
 import { useFollowers } from '@/data/queries';
@@ -25,17 +24,6 @@ interface Props {
   calendar: Calendar | null;
   calendars: readonly Calendar[];
   onClose(): void;
-}
-
-function freshCalendar(calendars: readonly Calendar[]): Calendar {
-  const { mark } = nextInkAndMark(calendars);
-  return newCalendar({
-    id: nanoid(12),
-    name: '',
-    order: Math.max(-1, ...calendars.map(({ order }) => order)) + 1,
-    mark,
-    ink: freeInk(calendars.map(({ ink }) => ink)),
-  });
 }
 
 /** Says with which other shown calendar an ink is easily mixed up, and offers a better one. */
@@ -71,7 +59,7 @@ function InkAdvice({
 /** A calendar's name, looks, and what its events begin with. */
 export function CalendarDialog({ calendar, calendars, onClose }: Props) {
   const act = useDo();
-  const [form, setForm] = useState(() => calendar ?? freshCalendar(calendars));
+  const [form, setForm] = useState(() => calendar ?? freshCalendar(nanoid(12), '', calendars));
   const [hasMore, setMore] = useState(false);
   const set = (fields: Partial<Calendar>) => setForm((last) => ({ ...last, ...fields }));
   const others = calendars.filter(({ id }) => id !== form.id);

@@ -1,7 +1,9 @@
 import { useRouter } from 'expo-router';
+import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { freshCalendar } from '@/core/calendars/freshCalendar';
 import type { Workweek } from '@/core/model/others';
 import { sayMinute } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
@@ -63,22 +65,32 @@ function Hours({ settings, wording }: Preferences) {
   );
 }
 
-/** What the first calendar is called. */
+/** The first calendar that is the person's own; none where it was removed. */
+const useFirstOwn = () => useCalendars().find(({ kind }) => kind === 'own');
+
+/** What the first calendar is called; one is made where there is none. */
 function FirstCalendar() {
   const act = useDo();
-  const [first] = useCalendars();
+  const calendars = useCalendars();
+  const first = useFirstOwn();
   const [name, setName] = useState<string | null>(null);
-  if (!first) return null;
-  const typed = (name ?? first.name).trim();
+  const shown = name ?? first?.name ?? '';
+  const typed = shown.trim();
+  const keep = () =>
+    act(
+      first
+        ? { kind: 'editCalendar', before: first, fields: { name: typed } }
+        : { kind: 'addCalendar', calendar: freshCalendar(nanoid(12), typed, calendars) },
+    );
   return (
     <View style={styles.row}>
       <View style={styles.grow}>
-        <TextField label="Its name" value={name ?? first.name} onChangeText={setName} />
+        <TextField label="Its name" value={shown} onChangeText={setName} />
       </View>
       <Button
         mode="outlined"
-        disabled={typed === '' || typed === first.name}
-        onPress={() => void act({ kind: 'editCalendar', before: first, fields: { name: typed } })}
+        disabled={typed === '' || typed === first?.name}
+        onPress={() => void keep()}
       >
         Keep
       </Button>
@@ -93,7 +105,7 @@ export function FirstStart({ onLeave }: { onLeave(): void }) {
   const act = useDo();
   const askSheet = useAskSheet();
   const router = useRouter();
-  const calendars = useCalendars();
+  const firstOwn = useFirstOwn();
   const { settings, zone, wording } = preferences;
   const zoneSaid = `${cityOf(zone)}${settings.zone === null ? ', as the browser has it' : ''}`;
   return (
@@ -138,7 +150,11 @@ export function FirstStart({ onLeave }: { onLeave(): void }) {
             }
           />
         </Fold>
-        <Fold icon="layers-outline" name="Your first calendar" said={calendars[0]?.name ?? ''}>
+        <Fold
+          icon="layers-outline"
+          name="Your first calendar"
+          said={firstOwn?.name ?? 'None yet: new events need one'}
+        >
           <FirstCalendar />
         </Fold>
         <View style={styles.row}>
