@@ -23,6 +23,17 @@ test(
     await expect(title).toHaveValue('Crate inspection, gate B');
     await page.getByRole('button', { name: 'Start over' }).click();
     await expect(title).toHaveValue('Crate inspection');
+    await title.fill('Crate inspection, gate D');
+    await page.keyboard.press('Escape');
+    // Its card says so too, and lets go of it by one press.
+    await bar(page, 'Crate inspection').click();
+    const begun = page.getByText('Changed and not kept: “Crate inspection, gate D”');
+    await expect(begun).toBeVisible();
+    await page.getByRole('button', { name: 'Let go' }).click();
+    await expect(begun).toBeHidden();
+    await expect(bar(page, 'Crate inspection')).not.toHaveAccessibleName(/not kept/);
+    await page.getByRole('button', { name: 'Edit' }).click();
+    await expect(title).toHaveValue('Crate inspection');
     await title.fill('Crate inspection, gate C');
     // Another screen.
     await page.getByRole('link', { name: 'Today', exact: true }).click();

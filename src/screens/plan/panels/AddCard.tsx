@@ -1,10 +1,11 @@
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import { sayWorkday, workdayOf } from '@/core/model/workweek';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
 import { sayLength, saySpanFrom } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
+import { BegunBefore } from '@/features/event/BegunBefore';
 import { Consequences } from '@/features/event/Consequences';
 import { Foresight } from '@/features/event/Foresight';
 import { sayExtras } from '@/core/jot/extras';
@@ -69,17 +70,9 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
           autoFocus
         />
         {before && (
-          <View role="status" style={[styles.before, { backgroundColor: palette.amberWash }]}>
-            <Text style={styles.grow} numberOfLines={2}>
-              Begun and not added: “{before.title}”
-            </Text>
-            <Button compact onPress={goOn}>
-              Go on
-            </Button>
-            <Button compact onPress={letGo}>
-              Let go
-            </Button>
-          </View>
+          <BegunBefore onGoOn={goOn} onLetGo={letGo}>
+            {`Begun and not added: “${before.title}”`}
+          </BegunBefore>
         )}
         {jot.parts.length > 0 && <JottedLine line={line} parts={jot.parts} />}
         <JotHints
@@ -200,7 +193,5 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
 }
 
 const styles = StyleSheet.create({
-  before: { flexDirection: 'row', alignItems: 'center', borderRadius: 8, paddingLeft: 10 },
-  grow: { flex: 1 },
   last: { alignSelf: 'flex-start' },
 });

@@ -16,12 +16,14 @@ import { MINUTE } from '@/core/time/civil';
 import { sayLength, saySpan } from '@/core/time/words';
 import { titleOf } from '@/core/model/titleOf';
 import { useDo } from '@/data/commands';
+import { useDraft } from '@/data/drafts';
 import { useNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { pageAddress } from '@/data/pages';
 import { useCategories, useEvent } from '@/data/queries';
 import { GuestNewsLater } from '@/features/invitations/guestNewsLater';
 import { JoinButton } from '@/features/rooms/JoinButton';
+import { BegunBefore } from '@/features/event/BegunBefore';
 import { FilesPart } from '@/features/event/FilesPart';
 import { CategoryDot } from '@/ui/CategoryDot';
 import { LinkedText } from '@/ui/LinkedText';
@@ -90,6 +92,7 @@ export function Details(props: Props) {
   const labels = categories.filter(({ id }) => o.categoryIds.includes(id));
   const isReminded = (o.reminders ?? calendarReminders(calendar, o)).length > 0;
   const extras = [sayExtras(o), capital(sayLeaveBy(o, wording))].filter(Boolean).join(' · ');
+  const { draft: begun, drop: letGo } = useDraft(o.id);
   const length = o.wholeDay ? '' : ` (${sayLength((o.endMs - o.startMs) / MINUTE)})`;
 
   return (
@@ -139,6 +142,11 @@ export function Details(props: Props) {
         )
       }
     >
+      {begun && (
+        <BegunBefore onGoOn={onEdit} onLetGo={letGo}>
+          {`Changed and not kept${begun.title === titleOf(date ?? o) ? '' : `: “${begun.title}”`}`}
+        </BegunBefore>
+      )}
       <Line icon="clock-outline">{saySpan(o, preferences.wording, LONG) + length}</Line>
       {away && <Line icon="earth">{away}</Line>}
       {date?.start.kind === 'floating' && (
