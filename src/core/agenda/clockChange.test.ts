@@ -30,7 +30,7 @@ function shown(events: CalendarEvent[], day: DayNumber) {
   return index.query({ fromDay: day - 1, toDay: day + 2, zone: LONDON }, null).occurrences;
 }
 
-/** Half an hour from 01:30 on, as the add card makes it. */
+/** Half an hour of another day that was moved to 01:30. */
 function halfHour(day: DayNumber): CalendarEvent {
   const model = timed('half', '2026-06-01T09:00:00', '2026-06-01T09:30:00');
   const wall = day * DAY + 1.5 * HOUR;

@@ -9,6 +9,7 @@ import type { Extent } from './extent';
 import { extentOf, ZONE_REACH } from './extent';
 import type { Occurrence, Window } from './occurrence';
 import { byStart, dateId } from './occurrence';
+import { wallOfEnd } from './onClock';
 import type { Basis } from './series';
 import { compileSeries, placed } from './series';
 import { SeriesDates } from './seriesDates';
@@ -253,16 +254,6 @@ function datesIn(
         found.push(occurrence(ends.zone, event, { basis, from, to }, { key, change }));
     },
   );
-}
-
-/**
- * What a zone's clock shows at an end (wall ms). Where the clock was put back in between, so that it
- * shows less than at the start, the end lies as far from the start as time really passed.
- */
-function wallOfEnd({ from, to }: { from: number; to: number }, zone: string): number {
-  const start = wallFromInstant(from, zone);
-  const end = wallFromInstant(to, zone);
-  return end > start || to === from ? end : start + (to - from);
 }
 
 /** How it stands with others: whether the person has answered, how many guests come, who else changed it. */

@@ -1,6 +1,6 @@
-import { movedTimes, timeOfInstant, withLength, wallOnClock } from '../editing/times';
+import { movedTimes, withLength, wallOnClock } from '../editing/times';
 import type { EventTime } from '../model/common';
-import { dayOf, wallOf, zoneOf } from '../model/common';
+import { dayOf, timeOfInstant, wallOf, zoneOf } from '../model/common';
 import type { CalendarEvent } from '../model/event';
 import { durationOf, isWholeDay, lastsForward } from '../model/event';
 import { DAY, dayOfWall, formatDate, formatLocal, MINUTE, parseLocal } from '../time/civil';

@@ -1,7 +1,6 @@
-import { dayOf, wallOf } from '../model/common';
+import { dayOf, timeOfInstant, wallOf, zoneOf } from '../model/common';
 import type { CalendarEvent } from '../model/event';
-import { formatLocal } from '../time/civil';
-import { instantFromWall, wallFromInstant } from '../time/zones';
+import { instantFromWall } from '../time/zones';
 
 /**
  * A new event in its calendar's zone, at the same instants; one that `repeats` as it is when that
@@ -14,12 +13,10 @@ export function inCalendarZone(
 ): CalendarEvent {
   const { start, end } = event;
   if (!zone || start.kind !== 'zoned' || end.kind !== 'zoned') return event;
-  const there = (time: typeof start): typeof start => ({
-    kind: 'zoned',
-    local: formatLocal(wallFromInstant(instantFromWall(wallOf(time), time.zone), zone)),
-    zone,
-  });
+  const there = (time: typeof start) =>
+    timeOfInstant(instantFromWall(wallOf(time), time.zone), zone);
   const moved = { start: there(start), end: there(end) };
   const isSameDay = dayOf(moved.start) === dayOf(start) && dayOf(moved.end) === dayOf(end);
-  return isSameDay || !repeats ? { ...event, ...moved } : event;
+  const canRepeat = isSameDay && zoneOf(moved.start) === zone;
+  return canRepeat || !repeats ? { ...event, ...moved } : event;
 }

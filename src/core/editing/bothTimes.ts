@@ -1,9 +1,12 @@
+import { spanOnClock } from '../agenda/onClock';
 import type { EventTime } from '../model/common';
 import { wallOf, zoneOf } from '../model/common';
-import { minuteOfDay, dayOfWall } from '../time/civil';
+import type { CalendarEvent } from '../model/event';
+import { durationOf } from '../model/event';
+import { MINUTE, minuteOfDay, dayOfWall } from '../time/civil';
 import { zoneOnDay } from '../time/sheetClock';
 import type { Wording } from '../time/words';
-import { sayDay, sayMinute, SHORT_DAY } from '../time/words';
+import { sayDay, sayLength, sayMinute, saySpanFrom, SHORT_DAY } from '../time/words';
 import { cityOf } from '../time/zoneNames';
 import { instantFromWall, wallFromInstant } from '../time/zones';
 import type { WallMs } from '../time/units';
@@ -59,4 +62,31 @@ export function homeTimes(
       ? ''
       : `${sayDay(dayOfWall(start), wording, SHORT_DAY)}, `;
   return `${day}${at(start)} – ${at(end)} in ${cityOf(home)}`;
+}
+
+/** A time of day that its zone's clock leaves out on its day, as it was said; null for any other. */
+function leftOut(time: EventTime, { hourCycle }: Wording): string | null {
+  const zone = zoneOf(time);
+  const wall = wallOf(time);
+  if (zone === null || wallFromInstant(instantFromWall(wall, zone), zone) === wall) return null;
+  return sayMinute(minuteOfDay(wall), hourCycle);
+}
+
+/**
+ * When a new event lies on a clock, seen from now (wall ms), and how long it lasts: "Tue 24 Nov,
+ * 14:00 – 15:30 · 1 h 30 min". Where its start is left out by the clock, it says so.
+ */
+export function sayTimes(
+  event: Pick<CalendarEvent, 'start' | 'end'>,
+  now: WallMs,
+  clock: string,
+  wording: Wording,
+): string {
+  const span = spanOnClock(event, clock);
+  const missing = leftOut(event.start, wording);
+  return [
+    saySpanFrom(now, span, wording),
+    ...(span.wholeDay ? [] : [sayLength(durationOf(event) / MINUTE)]),
+    ...(missing === null ? [] : [`clocks leave ${missing} out that day`]),
+  ].join(' · ');
 }

@@ -5,8 +5,8 @@ import type { Repeat } from '../recurrence/repeat';
 import type { Weekday } from '../time/civil';
 import { dayOfWall } from '../time/civil';
 import { zoneOnDay } from '../time/sheetClock';
+import type { EpochMs, WallMs } from '../time/units';
 import { instantFromWall, wallFromInstant } from '../time/zones';
-import type { EpochMs } from '../time/units';
 import type { Span } from '../layout/drag';
 import { eventOver } from './edits';
 import { withRepeat } from './repeating';
@@ -28,14 +28,13 @@ interface Draft {
 }
 
 /** A timed span on the clock of one zone, as that of another shows it. */
-export const onClock = (span: Span, from: string, to: string): Span =>
-  span.wholeDay || from === to
-    ? span
-    : {
-        ...span,
-        start: wallFromInstant(instantFromWall(span.start, from), to),
-        end: wallFromInstant(instantFromWall(span.end, from), to),
-      };
+export function onClock(span: Span, from: string, to: string): Span {
+  if (span.wholeDay || from === to) return span;
+  const there = (wall: WallMs) => wallFromInstant(instantFromWall(wall, from), to);
+  const [start, end] = [there(span.start), there(span.end)];
+  const isAsSaid = !span.lasts && end >= start;
+  return { ...span, start, end: isAsSaid ? end : start + (span.end - span.start) };
+}
 
 /** A new event with what its calendar gives it. */
 export function draftOf({

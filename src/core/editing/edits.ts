@@ -1,11 +1,12 @@
 import type { Occurrence } from '../agenda/occurrence';
 import type { EventTime } from '../model/common';
 import type { CalendarEvent } from '../model/event';
-import { newEvent, uidOf } from '../model/event';
+import type { Span } from '../layout/drag';
+import { lastsForward, newEvent, uidOf } from '../model/event';
 import { DAY, dayOfWall, formatDate, formatLocal } from '../time/civil';
 import type { DayNumber, EpochMs, WallMs } from '../time/units';
 import { dateAsEvent } from './series/dates';
-import { movedTimes } from './times';
+import { movedTimes, withLength } from './times';
 
 /** A copy of one date of an event, at the same time of another day, on a calendar. */
 export function copyTo(
@@ -33,9 +34,12 @@ export function copyTo(
   };
 }
 
-/** A new event over a span of wall ms in a zone. */
+/**
+ * A new event over a span of wall ms in a zone. What would end before it starts, since its start is
+ * in an hour that the clock leaves out, lasts as long as it was to.
+ */
 export function eventOver(
-  span: { start: number; end: number; wholeDay: boolean },
+  span: Span,
   fields: Pick<CalendarEvent, 'id' | 'calendarId'> & Partial<CalendarEvent>,
   zone: string,
   now: EpochMs,
@@ -44,5 +48,10 @@ export function eventOver(
     span.wholeDay
       ? { kind: 'date', date: formatDate(dayOfWall(wall)) }
       : { kind: 'zoned', local: formatLocal(wall), zone };
-  return newEvent({ ...fields, start: time(span.start), end: time(span.end) }, now);
+  const times = { start: time(span.start), end: time(span.end) };
+  const asSaid = span.wholeDay || (!span.lasts && lastsForward(times.start, times.end));
+  return newEvent(
+    { ...fields, ...(asSaid ? times : withLength(times, span.end - span.start)) },
+    now,
+  );
 }

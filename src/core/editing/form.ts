@@ -1,3 +1,4 @@
+import { wallOfEnd } from '../agenda/onClock';
 import type { Availability, EventTime } from '../model/common';
 import { dayOf, wallOf, zoneOf } from '../model/common';
 import type { CalendarEvent } from '../model/event';
@@ -5,6 +6,7 @@ import { lastsForward } from '../model/event';
 import { DAY, dayOfWall, formatDate, formatLocal, MINUTE, minuteOfDay } from '../time/civil';
 import { instantFromWall, wallFromInstant } from '../time/zones';
 import type { DayNumber, MinuteOfDay, WallMs } from '../time/units';
+import { withLength } from './times';
 
 /** An event as a form shows it: times by the clock of the event's own zone. */
 export interface EventForm {
@@ -108,20 +110,23 @@ export type Times = Pick<
 > &
   Partial<Pick<EventForm, 'zone' | 'endZone'>>;
 
-/** How far the end's clock is ahead of the start's, in ms, at the end's time; 0 on one clock. */
-function clockShift({ zone, endZone, endDay, endMinute }: Times): number {
-  if (!zone || !endZone || zone === endZone) return 0;
-  const wall = endDay * DAY + endMinute * MINUTE;
-  return wall - wallFromInstant(instantFromWall(wall, endZone), zone);
+const localMs = (day: DayNumber, minute: number): WallMs => day * DAY + minute * MINUTE;
+const startWall = ({ startDay, startMinute }: Times): WallMs => localMs(startDay, startMinute);
+const endWall = ({ endDay, endMinute }: Times): WallMs => localMs(endDay, endMinute);
+
+/** The end on the start's clock, in wall ms; see `wallOfEnd`. */
+function endOnStartsClock(times: Times): WallMs {
+  const { zone, endZone } = times;
+  if (!zone || !endZone || zone === endZone) return endWall(times);
+  const from = instantFromWall(startWall(times), zone);
+  return wallOfEnd({ from, to: instantFromWall(endWall(times), endZone) }, zone);
 }
 
 /** What is wrong with the times of a form, in words; null when nothing is. */
 export function timesProblem(form: Times): string | null {
   if (form.wholeDay)
     return form.endDay < form.startDay ? 'The last day is before the first.' : null;
-  const start = form.startDay * DAY + form.startMinute * MINUTE;
-  const end = form.endDay * DAY + form.endMinute * MINUTE - clockShift(form);
-  if (end >= start) return null;
+  if (endOnStartsClock(form) >= startWall(form)) return null;
   return form.endDay < form.startDay
     ? 'The last day is before the first.'
     : 'The end is before the start.';
@@ -163,14 +168,10 @@ export function timesOf(span: { start: number; end: number; wholeDay: boolean })
 
 /** The span of wall ms that times describe, both ends on the start's clock. */
 export function spanOf(times: Times): { start: number; end: number; wholeDay: boolean } {
-  const { wholeDay, startDay, endDay, startMinute, endMinute } = times;
+  const { wholeDay, startDay, endDay } = times;
   return wholeDay
     ? { wholeDay, start: startDay * DAY, end: (endDay + 1) * DAY }
-    : {
-        wholeDay,
-        start: startDay * DAY + startMinute * MINUTE,
-        end: endDay * DAY + endMinute * MINUTE - clockShift(times),
-      };
+    : { wholeDay, start: startWall(times), end: endOnStartsClock(times) };
 }
 
 /** The span of a form on another clock, such as the sheet's; a floating one is the same on all. */
@@ -181,11 +182,13 @@ export function spanOn(
   const span = spanOf(times);
   const { zone } = times;
   if (span.wholeDay || !zone || zone === clock) return span;
-  const shown = (wall: WallMs) => wallFromInstant(instantFromWall(wall, zone), clock);
-  return { ...span, start: shown(span.start), end: shown(span.end) };
+  const from = instantFromWall(span.start, zone);
+  const to = instantFromWall(endWall(times), times.endZone ?? zone);
+  const place = { from, to: to >= from ? to : from + (span.end - span.start) };
+  return { ...span, start: wallFromInstant(from, clock), end: wallOfEnd(place, clock) };
 }
 
-const localOf = (day: DayNumber, minute: number) => formatLocal(day * DAY + minute * MINUTE);
+const localOf = (day: DayNumber, minute: number) => formatLocal(localMs(day, minute));
 
 /**
  * The event that a form describes. An event made whole-day keeps its hours aside, so that turning
@@ -228,6 +231,10 @@ export function eventFromForm(form: EventForm, event: CalendarEvent): CalendarEv
     own === null ? { kind: 'floating', local } : { kind: 'zoned', local, zone: own };
   const start = time(startLocal, zone);
   const end = time(endLocal, zone === null ? null : (form.endZone ?? zone));
-  if (!lastsForward(start, end)) throw new RangeError('The end is before the start.');
-  return { ...rest, ...text, start, end };
+  if (lastsForward(start, end)) return { ...rest, ...text, start, end };
+  const length = endWall(form) - startWall(form);
+  if (zoneOf(start) !== zoneOf(end) || length < 0)
+    throw new RangeError('The end is before the start.');
+  // It starts in an hour that the clock leaves out, after which it lasts as long as it was to.
+  return { ...rest, ...text, ...withLength({ start, end }, length) };
 }

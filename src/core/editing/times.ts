@@ -1,10 +1,10 @@
 import type { EventTime } from '../model/common';
-import { dayOf, wallOf, zoneOf } from '../model/common';
+import { dayOf, timeOfInstant, wallOf, zoneOf } from '../model/common';
 import type { CalendarEvent } from '../model/event';
 import { durationOf } from '../model/event';
 import { DAY, dayOfWall, formatDate, formatLocal } from '../time/civil';
-import { instantFromWall, utcWall, wallFromInstant } from '../time/zones';
-import type { EpochMs, WallMs } from '../time/units';
+import { instantFromWall, wallFromInstant } from '../time/zones';
+import type { WallMs } from '../time/units';
 
 /** The wall time at which a clock shows a time; floating times and dates are the same everywhere. */
 export function wallOnClock(time: EventTime, clock: string): number {
@@ -29,17 +29,6 @@ function later(time: EventTime, ms: number): EventTime {
   const wall = wallOf(time);
   if (zone === null) return { ...time, local: formatLocal(wall + ms) };
   return timeOfInstant(instantFromWall(wall, zone) + ms, zone);
-}
-
-/**
- * The time of an instant (epoch ms) on a zone's clock. In the second pass of an hour that a clock
- * shows twice, a wall time would mean the first (RFC 5545 §3.3.5): there it is said in UTC.
- */
-export function timeOfInstant(epochMs: EpochMs, zone: string): EventTime {
-  const wall = wallFromInstant(epochMs, zone);
-  return instantFromWall(wall, zone) === epochMs
-    ? { kind: 'zoned', local: formatLocal(wall), zone }
-    : { kind: 'zoned', local: formatLocal(utcWall(epochMs)), zone: 'UTC' };
 }
 
 /** The same start, lasting a number of ms (see `durationOf`). An end in a zone of its own stays in it. */

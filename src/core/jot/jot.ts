@@ -39,6 +39,8 @@ export interface Jot {
   wholeDay: boolean;
   start: number;
   end: number;
+  /** It lasts so long, since the line does not say when it ends. */
+  lasts?: true;
   /** Minutes, when the line says how long. */
   length: number | null;
   /** Whether the line names a day, or a time; without either it means the whole of the given day. */
@@ -177,7 +179,7 @@ function closed(pattern: OpenPattern, day: DayNumber): RepeatPattern {
   }
 }
 
-type Times = Pick<Jot, 'wholeDay' | 'start' | 'end'>;
+type Times = Pick<Jot, 'wholeDay' | 'start' | 'end' | 'lasts'>;
 
 /** Where an event lies by what was said; a weekday whose time is over is the next one. */
 function timesMeant({ day, time, end }: When, said: Said, context: JotContext): Times {
@@ -186,7 +188,7 @@ function timesMeant({ day, time, end }: When, said: Said, context: JotContext): 
     const days = length?.wholeDays ? length.minutes / (24 * 60) : 1;
     const lastDay = day.lastDay ?? day.day + days - 1;
     const start = day.day * DAY;
-    if (length && !length.wholeDays) return { wholeDay: false, ...lasting(start, length.minutes) };
+    if (length && !length.wholeDays) return lasting(start, length.minutes);
     return { wholeDay: true, start, end: (lastDay + 1) * DAY };
   }
   const isOver =
@@ -204,10 +206,15 @@ function timesMeant({ day, time, end }: When, said: Said, context: JotContext): 
       end: day.lastDay * DAY + (time.to ?? Math.max(context.workHours.to, time.from + 60)) * MINUTE,
     };
   if (time.to !== null) return { wholeDay: false, start, end: on * DAY + time.to * MINUTE };
-  return { wholeDay: false, ...lasting(start, length?.minutes ?? usualLength(said, context)) };
+  return lasting(start, length?.minutes ?? usualLength(said, context));
 }
 
-const lasting = (start: number, minutes: number) => ({ start, end: start + minutes * MINUTE });
+const lasting = (start: number, minutes: number): Times => ({
+  wholeDay: false,
+  start,
+  end: start + minutes * MINUTE,
+  lasts: true,
+});
 
 function usualLength({ calendar }: Said, context: JotContext): number {
   const id = calendar?.id ?? context.defaultCalendarId;

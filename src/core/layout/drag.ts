@@ -7,6 +7,8 @@ export interface Span {
   start: number;
   end: number;
   wholeDay: boolean;
+  /** It is to last as long as that, whatever clocks do meanwhile ("for 30 min"); else it ends when a clock says so. */
+  lasts?: true;
 }
 
 /** A place on the sheet. */

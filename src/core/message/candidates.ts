@@ -24,6 +24,8 @@ export interface Candidate {
   start: WallMs;
   end: WallMs;
   wholeDay: boolean;
+  /** It lasts so long, since nothing says when it ends. */
+  lasts?: true;
   /** The zone that its time was said in; null for the reader's own clock. */
   zone: string | null;
   /** What is not sure of it, in words for the person; nothing where it is plain. */
@@ -102,6 +104,7 @@ function candidateOf(found: Found, message: Message, reader: Reader, passage: st
     start,
     end,
     wholeDay: read.wholeDay,
+    ...(read.lasts && { lasts: read.lasts }),
     zone: read.wholeDay ? null : read.zone,
     doubts: doubtsOf(found, message, reader.zone),
     source: sentence,

@@ -1,5 +1,6 @@
-import { DAY, dayOfWall, parseDate, parseLocal } from '../time/civil';
-import { isKnownZone } from '../time/zones';
+import { DAY, dayOfWall, formatLocal, parseDate, parseLocal } from '../time/civil';
+import type { EpochMs } from '../time/units';
+import { instantFromWall, isKnownZone, utcWall, wallFromInstant } from '../time/zones';
 import { z } from './zod';
 
 function readable(read: (text: string) => number) {
@@ -56,6 +57,17 @@ export function dayOf(time: EventTime): number {
 /** The zone of an event time; null for dates and floating times. */
 export function zoneOf(time: EventTime): string | null {
   return time.kind === 'zoned' ? time.zone : null;
+}
+
+/**
+ * The time of an instant (epoch ms) on a zone's clock. In the second pass of an hour that a clock
+ * shows twice, a wall time would mean the first (RFC 5545 §3.3.5): there it is said in UTC.
+ */
+export function timeOfInstant(epochMs: EpochMs, zone: string): EventTime {
+  const wall = wallFromInstant(epochMs, zone);
+  return instantFromWall(wall, zone) === epochMs
+    ? { kind: 'zoned', local: formatLocal(wall), zone }
+    : { kind: 'zoned', local: formatLocal(utcWall(epochMs)), zone: 'UTC' };
 }
 
 /** iCalendar's free/busy types as the app names them (RFC 5545 §3.2.9, §3.8.2.7). */

@@ -4,14 +4,12 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { calendarForNew } from '@/core/calendars/showing';
 import { wantsRoom } from '@/core/calendars/rooms';
-import { ownTimes } from '@/core/editing/bothTimes';
+import { ownTimes, sayTimes } from '@/core/editing/bothTimes';
 import { draftOf } from '@/core/editing/drafting';
 import { NO_EXTRAS, sayExtras } from '@/core/jot/extras';
 import { sayReminders } from '@/core/reminders/words';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Calendar } from '@/core/model/calendar';
-import { sayLength, saySpanFrom } from '@/core/time/words';
-import { MINUTE } from '@/core/time/civil';
 import type { DayNumber } from '@/core/time/units';
 import { wallFromInstant } from '@/core/time/zones';
 import { useDo } from '@/data/commands';
@@ -54,7 +52,6 @@ export function JotLine({ day, calendars, preferences }: Props) {
   const { jot, span } = read;
   const calendar = own.find(({ id }) => id === jot.calendarId);
   const isGood = line.trim() !== '' && calendar !== undefined;
-  const length = span.wholeDay ? '' : ` · ${sayLength((span.end - span.start) / MINUTE)}`;
 
   function made(at: number) {
     const { title, place, categoryIds, link, calendarId, repeat, zone, reminders, extras } = jot;
@@ -105,7 +102,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
         <Text role="status" variant="bodySmall" style={{ color: palette.dim }}>
           {[
             `“${jot.title || 'Untitled'}”`,
-            saySpanFrom(wallFromInstant(instant, clock), span, wording) + length,
+            sayTimes(made(instant), wallFromInstant(instant, clock), clock, wording),
             isGood ? saySeries(made(instant), instant, wording) : null,
             jot.place,
             onCalendar?.name,

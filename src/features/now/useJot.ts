@@ -43,6 +43,11 @@ interface FieldKey {
   preventDefault?(): void;
 }
 
+const timesOf = ({ start, end, wholeDay, lasts }: Jot): Span => ({
+  ...{ start, end, wholeDay },
+  ...(lasts && { lasts }),
+});
+
 /** A typed line as it is understood, and what it may mean instead. */
 export function useJot(line: string, setting: Setting): ChosenJot {
   const { clock } = setting.preferences;
@@ -51,8 +56,7 @@ export function useJot(line: string, setting: Setting): ChosenJot {
   const [otherOf, setOtherOf] = useState<string | null>(null);
   const isOther = read.other !== null && otherOf === line;
   const [jot, other] = isOther ? [read.other!, read] : [read, read.other];
-  const onTheClock = (one: Jot): Span =>
-    onClock({ start: one.start, end: one.end, wholeDay: one.wholeDay }, one.zone ?? clock, clock);
+  const onTheClock = (one: Jot): Span => onClock(timesOf(one), one.zone ?? clock, clock);
   const takeOther = () => setOtherOf(isOther ? null : line);
   return {
     jot,

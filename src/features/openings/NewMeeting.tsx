@@ -35,7 +35,7 @@ export function NewMeeting({ guests, day, onClose }: Props) {
     if (!calendar) return say(NO_CALENDAR);
     const from = wallFromInstant(start, clock);
     const event = draftOf({
-      span: { start: from, end: from + minutes * MINUTE, wholeDay: false },
+      span: { start: from, end: from + minutes * MINUTE, wholeDay: false, lasts: true },
       fields: {
         id: nanoid(12),
         calendarId: calendar.id,

@@ -60,7 +60,7 @@ export function OfferDialog({ starts, minutes, guests, onBack, onClose }: Props)
     starts.map((start) => {
       const from = wallFromInstant(start, clock);
       const event = draftOf({
-        span: { start: from, end: from + minutes * MINUTE, wholeDay: false },
+        span: { start: from, end: from + minutes * MINUTE, wholeDay: false, lasts: true },
         fields: {
           id: nanoid(12),
           calendarId: calendar?.id ?? '',

@@ -28,7 +28,7 @@ export function StartCall() {
     const from = Math.floor(wallFromInstant(now, clock) / MINUTE) * MINUTE;
     const length = calendar.defaultLength ?? settings.defaultLength;
     const event = draftOf({
-      span: { start: from, end: from + length * MINUTE, wholeDay: false },
+      span: { start: from, end: from + length * MINUTE, wholeDay: false, lasts: true },
       fields: { id: nanoid(12), calendarId: calendar.id, title: 'Call', room },
       calendar,
       repeat: NO_REPEAT,

@@ -67,7 +67,8 @@ export function CandidateCard(props: Props) {
   const { clock, wording } = preferences;
   const palette = usePalette();
   const [one, setOne] = useState<Candidate>(candidate);
-  const [times, setTimes] = useState(timesOf(candidate));
+  const [asRead] = useState(() => timesOf(candidate));
+  const [times, setTimes] = useState(asRead);
   const [fate, setFate] = useState<'open' | 'kept' | 'left'>('open');
   const { isReadable, report } = useReadable();
   const [chosenId, setChosenId] = useState<string | null>(null);
@@ -79,7 +80,9 @@ export function CandidateCard(props: Props) {
 
   async function keep() {
     if (problem || !isReadable) return;
-    if (await onKeep({ ...one, ...span, calendarId: chosenId ?? calendarId })) setFate('kept');
+    const { lasts, ...read } = one;
+    const when = { ...span, ...(lasts && times === asRead && { lasts }) };
+    if (await onKeep({ ...read, ...when, calendarId: chosenId ?? calendarId })) setFate('kept');
   }
   if (fate !== 'open')
     return (

@@ -36,10 +36,10 @@ export function useKeeping(opened: Opened, calendars: readonly Calendar[]) {
   const files = useFiles();
 
   async function keepEvent(one: Corrected): Promise<boolean> {
-    const { start, end, wholeDay, zone, calendarId, title, place, link } = one;
+    const { start, end, wholeDay, lasts, zone, calendarId, title, place, link } = one;
     const id = nanoid(12);
     const event = draftOf({
-      span: onClock({ start, end, wholeDay }, zone ?? clock, clock),
+      span: onClock({ start, end, wholeDay, ...(lasts && { lasts }) }, zone ?? clock, clock),
       fields: {
         id,
         calendarId,

@@ -1,11 +1,10 @@
 import type { EventTime, JcalComponent, JcalProperty } from '../../model/common';
-import { dayOf, wallOf, zoneOf } from '../../model/common';
+import { dayOf, timeOfInstant, wallOf, zoneOf } from '../../model/common';
 import { lastsForward } from '../../model/event';
 import { DAY, dayOfWall, formatDate, formatLocal, parseLocal } from '../../time/civil';
 import { parseDuration } from '../../time/durations';
 import { instantFromWall, wallFromInstant } from '../../time/zones';
 import { dateKeyOf } from '../../agenda/series';
-import { timeOfInstant } from '../../editing/times';
 import { property } from './jcal';
 import type { FileZones } from './zoneOfFile';
 

@@ -1,7 +1,7 @@
 import { applied, readyStep } from '../../bulk/apply';
-import { movedTimes, timeOfInstant, wallOnClock, withLength } from '../../editing/times';
+import { movedTimes, wallOnClock, withLength } from '../../editing/times';
 import type { EventTime } from '../../model/common';
-import { wallOf, zoneOf } from '../../model/common';
+import { timeOfInstant, wallOf, zoneOf } from '../../model/common';
 import type { CalendarEvent } from '../../model/event';
 import { durationOf, isSeries, isWholeDay, revised } from '../../model/event';
 import { titleOf } from '../../model/titleOf';

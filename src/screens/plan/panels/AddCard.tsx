@@ -1,9 +1,9 @@
 import { StyleSheet } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { sayTimes } from '@/core/editing/bothTimes';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import { sayWorkday, workdayOf } from '@/core/model/workweek';
-import { dayOfWall, MINUTE } from '@/core/time/civil';
-import { sayLength, saySpanFrom } from '@/core/time/words';
+import { dayOfWall } from '@/core/time/civil';
 import { wallFromInstant } from '@/core/time/zones';
 import { BegunBefore } from '@/features/event/BegunBefore';
 import { Consequences } from '@/features/event/Consequences';
@@ -34,15 +34,14 @@ interface Props extends Adding {
 /** A new event in one line: what was typed, what it was understood to mean, and each part open to correction. */
 export function AddCard({ onWork, onClose, ...adding }: Props) {
   const { day, calendars, preferences, onAllDetails } = adding;
-  const { wording, settings } = preferences;
+  const { clock, wording, settings } = preferences;
   const palette = usePalette();
   const { line, type, before, goOn, letGo, jot, correct, open, toggle, span, ...made } =
     useAdding(adding);
   const { times, place, repeat, calendar } = made;
   const { event, roomed, problem, instant, atHome, itsOwn, canKeep, report, keep } = made;
   const { read, asLastTime, byRule } = made;
-  const now = wallFromInstant(instant, preferences.clock);
-  const length = span.wholeDay ? '' : ` · ${sayLength((span.end - span.start) / MINUTE)}`;
+  const now = wallFromInstant(instant, clock);
   return (
     <Unreadable value={report}>
       <PanelFrame
@@ -91,7 +90,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
         <Understood
           icon="clock-outline"
           name="When"
-          value={saySpanFrom(now, span, wording) + length}
+          value={sayTimes(event, now, clock, wording)}
           isOpen={open === 'when'}
           onPress={() => toggle('when')}
         />

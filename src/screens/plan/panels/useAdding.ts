@@ -1,6 +1,7 @@
 import { nanoid } from 'nanoid';
 import { useEffect, useState } from 'react';
 import { wantsRoom } from '@/core/calendars/rooms';
+import { spanOnClock } from '@/core/agenda/onClock';
 import { homeTimes, ownTimes } from '@/core/editing/bothTimes';
 import { draftOf } from '@/core/editing/drafting';
 import type { Times } from '@/core/editing/form';
@@ -69,7 +70,7 @@ function spanMeant(
   if (corrections.times) return spanOf(corrections.times);
   if (!pressed || jot.saysDay || jot.saysTime) return span;
   if (jot.length === null || pressed.wholeDay) return pressed;
-  return { ...pressed, end: pressed.start + jot.length * MINUTE };
+  return { ...pressed, end: pressed.start + jot.length * MINUTE, lasts: true };
 }
 
 /** The span on the first day from its own on that a repeat has. */
@@ -173,7 +174,7 @@ export function useAdding(adding: Adding) {
 
   const asLastTime = useAsLastTime(jot, corrections, { calendars, span }, correct);
 
-  const { start, end, wholeDay } = span;
+  const { start, end, wholeDay } = spanOnClock(event, clock);
   useEffect(() => {
     onDraft({ start, end, wholeDay });
     return () => onDraft(null);

@@ -115,7 +115,8 @@ export function useSheetGestures(
     onPress: (spot) => {
       if (axis === 'days') return hands.onAddToDay(spot.day);
       const start = spot.day * DAY + snapDown(spot.minute, slot) * MINUTE;
-      hands.onDraw({ start, end: start + surface.newLength * MINUTE, wholeDay: false });
+      const end = start + surface.newLength * MINUTE;
+      hands.onDraw({ start, end, wholeDay: false, lasts: true });
     },
     onSwipe: hands.onSwipe,
   });
