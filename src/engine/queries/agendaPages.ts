@@ -17,8 +17,7 @@ export interface AgendaRequest {
   zone: string;
 }
 
-/** Days that are looked through first, and the most at once: busy days make short pages, empty ones long steps. */
-const FIRST_STEP = 4;
+/** The most days that are looked through at once. */
 const LONGEST_STEP = 64;
 /** Days after which a page ends without events: three years. */
 const LONGEST = 1096;
@@ -38,11 +37,9 @@ export function agendaPage({ day, direction, zone }: AgendaRequest, query: Query
   let found = 0;
   let hidden = 0;
   let edge = day;
-  for (
-    let step = FIRST_STEP;
-    Math.abs(edge - day) < LONGEST && found < FULL;
-    step = Math.min(LONGEST_STEP, step * 2)
-  ) {
+  while (Math.abs(edge - day) < LONGEST && found < FULL) {
+    // As many days again as were looked through: busy days make short pages, empty ones long steps.
+    const step = Math.min(LONGEST_STEP, Math.max(1, Math.abs(edge - day)));
     const next = direction === 'on' ? edge + step : edge - step;
     const window = { fromDay: Math.min(edge, next), toDay: Math.max(edge, next), zone };
     const answer = query(window);
