@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { formatLocal, HOUR, parseDate, parseLocal } from './civil';
 import { axisHours, clockElsewhere, runsOf } from './elsewhere';
 import { isTravelClock, sheetClock, travelProblem, zoneOnDay } from './sheetClock';
+import { MORE_PLACES } from './morePlaces';
 import { describeZone, searchZones, zonesToChoose } from './zoneNames';
 import { instantFromWall, isKnownZone, wallFromInstant } from './zones';
 
@@ -134,6 +135,11 @@ describe('finding a zone', () => {
     expect(all).toContainEqual(
       typeof expected === 'string' ? expected : expect.stringMatching(expected),
     );
+  });
+
+  test('each of the places that are known besides is found by its name, in a zone that is offered', () => {
+    for (const [zone, places] of Object.entries(MORE_PLACES))
+      for (const place of places.split(', ')) expect(found(place)).toContain(`${place} ${zone}`);
   });
 
   test('the nearest match comes first, and nothing matches nonsense', () => {

@@ -1,4 +1,5 @@
 import { DAY } from './civil';
+import { MORE_PLACES } from './morePlaces';
 import { describeOffset, isKnownZone, offsetAt } from './zones';
 import type { EpochMs } from './units';
 
@@ -203,6 +204,13 @@ function rank(entry: ZoneEntry, wanted: string, places: readonly string[]): numb
 const byDistance = (a: ZoneEntry, b: ZoneEntry) =>
   a.offsetMs - b.offsetMs || (a.city < b.city ? -1 : 1);
 
+/** Places that a zone is known by besides its own city. */
+const placesIn = (zone: string): string[] => [
+  ...Object.entries(PLACES).flatMap(([place, own]) => (own === zone ? [place] : [])),
+  ...(FORMER.has(zone) ? [cityOf(FORMER.get(zone)!)] : []),
+  ...(MORE_PLACES[zone]?.split(', ') ?? []),
+];
+
 /**
  * Zones by what was typed: a city by its name of now or before, another well-known place, part of a
  * region or name, an abbreviation in use in some part of the year, or an offset ("+9"). `entries` come from `describeZone`. The best first.
@@ -221,13 +229,9 @@ export function searchZones(
       .sort(byDistance)
       .slice(0, limit)
       .map((entry) => ({ entry, place: entry.city }));
-  const placesOf = (zone: string) => [
-    ...Object.entries(PLACES).flatMap(([place, own]) => (own === zone ? [place] : [])),
-    ...(FORMER.has(zone) ? [cityOf(FORMER.get(zone)!)] : []),
-  ];
   return entries
     .map((entry) => {
-      const places = placesOf(entry.zone);
+      const places = placesIn(entry.zone);
       const place = places.find((name) => plain(name).startsWith(wanted));
       return { entry, place: place ?? entry.city, rank: rank(entry, wanted, places) };
     })
