@@ -73,6 +73,10 @@ test('nothing goes beyond a screen of 320 px', { tag: '@phone' }, async ({ page 
   await openDemo(page);
   const isWhole = () => page.evaluate(() => document.scrollingElement!.scrollWidth <= 320);
   expect(await isWhole()).toBe(true);
+  for (const form of ['Columns', 'Grid', 'Table', 'Agenda', 'Rows'] as const) {
+    await see(page, { form });
+    expect(await isWhole(), form).toBe(true);
+  }
   // A filter says how much it hides.
   await page.getByRole('button', { name: 'Filter', exact: true }).click();
   await panel(page, 'Show only').getByRole('button', { name: 'Busy' }).click();

@@ -237,7 +237,8 @@ function Drafts({ span, field }: { span: Span; field: Field }) {
 }
 
 const styles = StyleSheet.create({
-  all: { flex: 1, minHeight: 0, userSelect: 'none' } as object,
+  // In narrow columns the blank edge of the last work icon lies over the screen’s.
+  all: { flex: 1, minHeight: 0, userSelect: 'none', overflow: 'hidden' } as object,
   heads: { borderTopWidth: 1, borderBottomWidth: 1 },
   band: { borderBottomWidth: 1 },
   draft: {
