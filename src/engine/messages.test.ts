@@ -40,6 +40,7 @@ const CANDIDATE = {
   start: parseLocal('2026-11-27T15:00:00'),
   end: parseLocal('2026-11-27T15:30:00'),
   wholeDay: false,
+  lasts: true,
   zone: 'America/Halifax',
   doubts: [],
   source: 'The glass comes on Friday at 3pm Halifax.',
