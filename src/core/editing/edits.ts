@@ -35,23 +35,23 @@ export function copyTo(
 }
 
 /**
- * A new event over a span of wall ms in a zone. What would end before it starts, since its start is
+ * Start and end of a span of wall ms in a zone. What would end before it starts, since its start is
  * in an hour that the clock leaves out, lasts as long as it was to.
  */
-export function eventOver(
-  span: Span,
-  fields: Pick<CalendarEvent, 'id' | 'calendarId'> & Partial<CalendarEvent>,
-  zone: string,
-  now: EpochMs,
-): CalendarEvent {
+export function timesOver(span: Span, zone: string): Pick<CalendarEvent, 'start' | 'end'> {
   const time = (wall: WallMs): EventTime =>
     span.wholeDay
       ? { kind: 'date', date: formatDate(dayOfWall(wall)) }
       : { kind: 'zoned', local: formatLocal(wall), zone };
   const times = { start: time(span.start), end: time(span.end) };
-  const asSaid = span.wholeDay || (!span.lasts && lastsForward(times.start, times.end));
-  return newEvent(
-    { ...fields, ...(asSaid ? times : withLength(times, span.end - span.start)) },
-    now,
-  );
+  const isAsSaid = span.wholeDay || (!span.lasts && lastsForward(times.start, times.end));
+  return isAsSaid ? times : withLength(times, span.end - span.start);
 }
+
+/** A new event over a span of wall ms in a zone; see `timesOver`. */
+export const eventOver = (
+  span: Span,
+  fields: Pick<CalendarEvent, 'id' | 'calendarId'> & Partial<CalendarEvent>,
+  zone: string,
+  now: EpochMs,
+): CalendarEvent => newEvent({ ...fields, ...timesOver(span, zone) }, now);

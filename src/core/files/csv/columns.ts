@@ -1,4 +1,5 @@
 import { parseClock } from '../../jot/clock';
+import { readDate } from './dates';
 
 /** What a column of a table file can mean. */
 export const COLUMN_MEANINGS = {
@@ -45,10 +46,14 @@ const plainName = (name: string) =>
     .replaceAll(/[_\s-]+/g, ' ')
     .trim();
 
-/** Whether a column holds nothing but times of the day. */
+const isTime = (cell: string) => parseClock(cell) !== null;
+const isDate = (cell: string) =>
+  !isTime(cell) && (readDate(cell, 'day') ?? readDate(cell, 'month')) !== null;
+
+/** Whether a column holds times of the day and no dates; a cell that is neither is told of when rows are read. */
 function holdsTimes(at: number, rows: readonly (readonly string[])[]): boolean {
-  const cells = rows.map((row) => (row[at] ?? '').trim()).filter(Boolean);
-  return cells.length > 0 && cells.every((cell) => parseClock(cell) !== null);
+  const cells = rows.map((row) => (row[at] ?? '').trim());
+  return cells.some(isTime) && !cells.some(isDate);
 }
 
 /**

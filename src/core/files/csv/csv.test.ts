@@ -1,7 +1,7 @@
 import { PLAIN } from '../../testing/occurrences';
 import fc from 'fast-check';
 import type { Occurrence } from '../../agenda/occurrence';
-import { newEvent } from '../../model/event';
+import { durationOf, newEvent } from '../../model/event';
 import { DAY, dayOfWall, formatDate, formatLocal, MINUTE, parseDate } from '../../time/civil';
 import { instantFromWall } from '../../time/zones';
 import type { WallMs } from '../../time/units';
@@ -261,6 +261,28 @@ test('“Start” and “End” are times where they hold times, and dates where
     startDate: 0,
     endDate: 1,
   });
+  // A slip among times makes no dates of them; dates with their times are dates.
+  const slip = [
+    ['24/11/2026', '9:00', '', 'A'],
+    ['24/11/2026', '25:00', '', 'B'],
+  ];
+  expect(guessColumns(columns, slip)).toMatchObject({ startDate: 0, startTime: 1 });
+  expect(guessColumns(['Start'], [['2026-11-24 09:00'], ['9:00']])).toEqual({ startDate: 0 });
+});
+
+test('rows in a night when clocks change last as long as they say, or end when a clock does', () => {
+  const { events, skipped } = read(
+    'Title,Date,Start,End,Length\nA,29/03/2026,01:30,,30\nB,29/03/2026,01:30,02:00,\nC,25/10/2026,01:30,,30\nD,25/10/2026,01:30,02:00,',
+    {
+      columns: guessColumns(
+        ['Title', 'Date', 'Start', 'End', 'Length'],
+        [['', '', '1:30', '2:00', '']],
+      ),
+      zone: 'Europe/London',
+    },
+  );
+  expect(skipped).toEqual([]);
+  expect(events.map((event) => durationOf(event) / 60_000)).toEqual([30, 30, 30, 90]);
 });
 
 test('rows say whether they are free by whole words, and which calendar they are of', () => {

@@ -1,8 +1,9 @@
 import { parseClock } from '../../jot/clock';
 import type { Availability } from '../../model/common';
-import { lastsForward, newEvent } from '../../model/event';
-import { DAY, formatDate, formatLocal, MINUTE } from '../../time/civil';
-import type { DayNumber, EpochMs, WallMs } from '../../time/units';
+import { timesOver } from '../../editing/edits';
+import { newEvent } from '../../model/event';
+import { DAY, formatDate, MINUTE } from '../../time/civil';
+import type { DayNumber, EpochMs } from '../../time/units';
 import type { EventDraft } from '../ics/readEvent';
 import type { FileContents } from '../ics/readFile';
 import type { ColumnMap, ColumnMeaning } from './columns';
@@ -116,10 +117,8 @@ function readSpan(cells: Cells, reading: TableReading) {
   if (length === null) throw new RangeError(`“${written}” is not a length`);
   const start = startDay * DAY + from * MINUTE;
   const end = to === null ? start + length * MINUTE : endOf({ startDay, endDay, from, to });
-  const zoned = (wall: WallMs) => ({ kind: 'zoned' as const, local: formatLocal(wall), zone });
-  const span = { start: zoned(start), end: zoned(end) };
-  if (!lastsForward(span.start, span.end)) throw new RangeError('the end is before the start');
-  return span;
+  if (end < start) throw new RangeError('the end is before the start');
+  return timesOver({ start, end, wholeDay: false, ...(to === null && { lasts: true }) }, zone);
 }
 
 function endOf(row: {
