@@ -39,12 +39,16 @@ async function registration(): Promise<ServiceWorkerRegistration | null> {
   return (await navigator.serviceWorker.getRegistration()) ?? null;
 }
 
+/** Shown by this page, and not yet among what it was told to wait: what is closed meanwhile was worked out before. */
+const justShown = new Set<string>();
+
 /** Shows notifications; `isSilent` where the app sounds itself. */
 export async function showNotices(
   store: StoreName,
   notices: readonly Notice[],
   isSilent: boolean,
 ): Promise<void> {
+  for (const { id } of notices) justShown.add(id);
   const there = await registration();
   if (!there) return;
   for (const { id, title, body } of notices)
@@ -66,9 +70,10 @@ export async function showNotices(
 
 /** Takes away notifications of reminders that wait no longer. */
 export async function closeNotices(waiting: ReadonlySet<string>): Promise<void> {
+  for (const id of waiting) justShown.delete(id);
   const there = await registration();
   for (const notice of (await there?.getNotifications()) ?? [])
-    if (!waiting.has(notice.tag)) notice.close();
+    if (!waiting.has(notice.tag) && !justShown.has(notice.tag)) notice.close();
 }
 
 /** Hears what was pressed on notifications, now and (by the address) before this page was opened. */
