@@ -39,8 +39,10 @@ async function registration(): Promise<ServiceWorkerRegistration | null> {
   return (await navigator.serviceWorker.getRegistration()) ?? null;
 }
 
-/** Shown by this page, and not yet among what it was told to wait: what is closed meanwhile was worked out before. */
+/** Shown by this page, and not yet among what it was told to wait. */
 const justShown = new Set<string>();
+/** What waits, as it was told last: browsers take their time to say what they show, above all at first. */
+let waits: ReadonlySet<string> = new Set();
 
 /** Shows notifications; `isSilent` where the app sounds itself. */
 export async function showNotices(
@@ -70,10 +72,11 @@ export async function showNotices(
 
 /** Takes away notifications of reminders that wait no longer. */
 export async function closeNotices(waiting: ReadonlySet<string>): Promise<void> {
+  waits = waiting;
   for (const id of waiting) justShown.delete(id);
   const there = await registration();
   for (const notice of (await there?.getNotifications()) ?? [])
-    if (!waiting.has(notice.tag) && !justShown.has(notice.tag)) notice.close();
+    if (!waits.has(notice.tag) && !justShown.has(notice.tag)) notice.close();
 }
 
 /** Hears what was pressed on notifications, now and (by the address) before this page was opened. */
