@@ -10,6 +10,17 @@ async function clockAt(page: Page, moment: string): Promise<void> {
   await page.clock.fastForward(Date.parse(moment) - now);
 }
 
+/** Counts what the browser has shown: one that is asked what it shows before that forgets it. */
+const countShows = (page: Page) =>
+  page.evaluate(() => {
+    const { showNotification } = ServiceWorkerRegistration.prototype;
+    let shows = 0;
+    ServiceWorkerRegistration.prototype.showNotification = async function (...notice) {
+      await showNotification.apply(this, notice);
+      document.documentElement.dataset['shows'] = String(++shows);
+    };
+  });
+
 /** Keeps an address of the settings. */
 async function giveAddress(page: Page, label: string, address: string): Promise<void> {
   const field = page.getByRole('textbox', { name: label });
@@ -215,6 +226,62 @@ test.describe('notifications of the browser', () => {
       }
       // Nobody is there to allow it.
       await expect(page.getByText('The browser was told not to show notifications')).toBeVisible();
+    },
+  );
+
+  test(
+    'one is shown for what is due; Done, Again and a press on it do what they say',
+    { tag: '@whole' },
+    async ({ page, context }) => {
+      await context.grantPermissions(['notifications']);
+      await openDemo(page);
+      await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+      await countShows(page);
+      await goTo(page, 'Settings');
+      const wanted = page.getByRole('checkbox', { name: 'The browser’s notifications, too' });
+      await wanted.click();
+      await expect(wanted).toBeChecked();
+      await goTo(page, 'Plan');
+      await enterLine(page, 'Crate call 10:45 for 30 min at Quay 3 remind me 15 min before');
+      await expect(message(page, /^Added “Crate call”/)).toBeVisible();
+      await page.clock.fastForward('05:00');
+      await expect(due(page, 'Crate call')).toBeVisible();
+      const shows = (times: number) =>
+        expect(page.locator('html')).toHaveAttribute('data-shows', String(times));
+      const shown = () =>
+        page.evaluate(async () => {
+          const there = await navigator.serviceWorker.getRegistration();
+          return ((await there?.getNotifications()) ?? []).map(({ title, body }) => [title, body]);
+        });
+      await shows(1);
+      await expect
+        .poll(shown)
+        .toEqual([
+          ['Crate call', expect.stringMatching(/^in 15 min · Tue,? 24 Nov, .* · Quay 3$/)],
+        ]);
+      const [worker] = context.serviceWorkers();
+      /** As the browser does when the notification, or a button of it, is pressed. */
+      const press = (action: string) =>
+        worker!.evaluate(async (pressed) => {
+          const scope = self as unknown as ServiceWorkerGlobalScope & typeof globalThis;
+          const [notification] = await scope.registration.getNotifications();
+          const event = new NotificationEvent('notificationclick', {
+            notification: notification!,
+            action: pressed,
+          });
+          scope.dispatchEvent(event);
+        }, action);
+      await press('again');
+      await expect(region(page)).toHaveCount(0);
+      await page.clock.fastForward('10:00');
+      await expect(due(page, 'Crate call')).toContainText('in 5 min');
+      await shows(2);
+      await expect.poll(async () => (await shown()).length).toBe(1);
+      await press('');
+      await expect(panel(page, 'Crate call')).toBeVisible();
+      await page.clock.fastForward('01:00');
+      await due(page, 'Crate call').getByRole('button', { name: 'Done', exact: true }).click();
+      await expect.poll(shown).toEqual([]);
     },
   );
 });

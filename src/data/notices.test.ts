@@ -1,16 +1,24 @@
 import { closeNotices, showNotices } from './notices';
 
-/** What the browser shows, by tag; it answers when it is told to. */
+/** What the browser shows, by tag, and what it was asked for, in order. */
 let shown: string[] = [];
-let answers: (() => void)[] = [];
+let asked: string[] = [];
+/** Lets the browser answer what it was asked last; it takes its time. */
+let answer = () => {};
+
+const taking = (question: string) => {
+  asked.push(question);
+  return new Promise<void>((resolve) => (answer = resolve));
+};
 
 const registration = {
-  showNotification: (_title: string, { tag }: { tag: string }) => {
+  showNotification: async (title: string, { tag }: { tag: string }) => {
+    await taking(`show ${tag}`);
+    if (title === 'refused') throw new TypeError('It may not be shown.');
     shown.push(tag);
-    return Promise.resolve();
   },
   getNotifications: async () => {
-    await new Promise<void>((resolve) => answers.push(resolve));
+    await taking('list');
     return shown.map((tag) => ({
       tag,
       close: () => (shown = shown.filter((other) => other !== tag)),
@@ -20,57 +28,71 @@ const registration = {
 
 beforeEach(() => {
   shown = [];
-  answers = [];
+  asked = [];
   Object.assign(window, { Notification: { permission: 'granted' } });
-  Object.assign(navigator, {
-    serviceWorker: { getRegistration: () => Promise.resolve(registration) },
-  });
+  const serviceWorker = { getRegistration: () => Promise.resolve(registration) };
+  Object.assign(navigator, { serviceWorker });
 });
 afterEach(() => {
   Reflect.deleteProperty(window, 'Notification');
   Reflect.deleteProperty(navigator, 'serviceWorker');
 });
 
-const notice = (id: string) => ({ id, title: id, body: '' });
-
-/** Lets what was begun come to where the browser is asked. */
-const asked = async () => {
-  for (let i = 0; i < 5; i++) await Promise.resolve();
+/** What was begun comes to where the browser is asked. */
+const settle = async () => {
+  for (let i = 0; i < 20; i++) await Promise.resolve();
 };
 
-async function close(...waiting: string[]) {
-  const closing = closeNotices(new Set(waiting));
-  await asked();
-  answers.at(-1)!();
-  await closing;
+/** The browser answers; what waited for that goes on. */
+async function answered() {
+  answer();
+  await settle();
 }
+
+const show = (id: string, title = id) => showNotices('demo', [{ id, title, body: '' }], true);
+const close = (...waiting: string[]) => closeNotices(new Set(waiting));
 
 test('what waits no longer is taken away, also what another page left', async () => {
   shown = ['left', 'waits'];
-  await close('waits');
+  const closing = close('waits');
+  await settle();
+  await answered();
+  await closing;
   expect(shown).toEqual(['waits']);
 });
 
-test('what is shown while others are taken away stays, until it was done', async () => {
-  const closing = closeNotices(new Set());
-  await asked();
-  await showNotices('demo', [notice('crate')], true);
-  answers[0]!();
-  await closing;
-  expect(shown).toEqual(['crate']);
-  // It waits by now; what is worked out after that may take it away.
-  await close('crate');
-  expect(shown).toEqual(['crate']);
-  await close();
-  expect(shown).toEqual([]);
+test('the browser is asked for one thing at a time', async () => {
+  const all = [show('crate'), close('crate'), show('gale')];
+  await settle();
+  expect(asked).toEqual(['show crate']);
+  await answered();
+  expect(asked).toEqual(['show crate', 'list']);
+  await answered();
+  expect(asked).toEqual(['show crate', 'list', 'show gale']);
+  await answered();
+  await Promise.all(all);
+  expect(shown).toEqual(['crate', 'gale']);
 });
 
-test('a browser that is slow to say what it shows takes nothing away that waits by then', async () => {
-  const slow = closeNotices(new Set());
-  await asked();
-  await showNotices('demo', [notice('crate')], true);
-  await close('crate');
-  answers[0]!();
-  await slow;
+test('what came to wait while the browser took its time stays', async () => {
+  shown = ['crate'];
+  const slow = close();
+  await settle();
+  const after = close('crate');
+  await answered();
+  await answered();
+  await Promise.all([slow, after]);
   expect(shown).toEqual(['crate']);
+});
+
+test('one that may not be shown is told to whoever asked, and holds up no other', async () => {
+  const refused = show('crate', 'refused');
+  const next = show('gale');
+  await settle();
+  const told = expect(refused).rejects.toThrow('It may not be shown.');
+  await answered();
+  await told;
+  await answered();
+  await next;
+  expect(shown).toEqual(['gale']);
 });

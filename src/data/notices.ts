@@ -39,44 +39,51 @@ async function registration(): Promise<ServiceWorkerRegistration | null> {
   return (await navigator.serviceWorker.getRegistration()) ?? null;
 }
 
-/** Shown by this page, and not yet among what it was told to wait. */
-const justShown = new Set<string>();
-/** What waits, as it was told last: browsers take their time to say what they show, above all at first. */
-let waits: ReadonlySet<string> = new Set();
+let turn: Promise<unknown> = Promise.resolve();
+
+/** One after the other: a browser forgets what is being shown while it is asked what it shows. */
+function inTurn(work: () => Promise<void>): Promise<void> {
+  const done = turn.then(work);
+  turn = done.catch(() => undefined); // Whoever asked for it is told.
+  return done;
+}
 
 /** Shows notifications; `isSilent` where the app sounds itself. */
-export async function showNotices(
+export const showNotices = (
   store: StoreName,
   notices: readonly Notice[],
   isSilent: boolean,
-): Promise<void> {
-  for (const { id } of notices) justShown.add(id);
-  const there = await registration();
-  if (!there) return;
-  for (const { id, title, body } of notices)
-    await there.showNotification(title, {
-      body,
-      tag: id,
-      silent: isSilent,
-      icon: '/icon-192.png',
-      data: { store },
-      // Of the standard, but not yet in the types of the DOM.
-      ...({
-        actions: [
-          { action: 'done', title: 'Done' },
-          { action: 'again', title: `Again in ${NOTICE_AGAIN} min` },
-        ],
-      } as object),
-    });
-}
+): Promise<void> =>
+  inTurn(async () => {
+    const there = await registration();
+    for (const { id, title, body } of notices)
+      await there?.showNotification(title, {
+        body,
+        tag: id,
+        silent: isSilent,
+        icon: '/icon-192.png',
+        data: { store },
+        // Of the standard, but not yet in the types of the DOM.
+        ...({
+          actions: [
+            { action: 'done', title: 'Done' },
+            { action: 'again', title: `Again in ${NOTICE_AGAIN} min` },
+          ],
+        } as object),
+      });
+  });
+
+/** What waits, as it was told last. */
+let waits: ReadonlySet<string> = new Set();
 
 /** Takes away notifications of reminders that wait no longer. */
-export async function closeNotices(waiting: ReadonlySet<string>): Promise<void> {
+export function closeNotices(waiting: ReadonlySet<string>): Promise<void> {
   waits = waiting;
-  for (const id of waiting) justShown.delete(id);
-  const there = await registration();
-  for (const notice of (await there?.getNotifications()) ?? [])
-    if (!waits.has(notice.tag) && !justShown.has(notice.tag)) notice.close();
+  return inTurn(async () => {
+    const there = await registration();
+    for (const notice of (await there?.getNotifications()) ?? [])
+      if (!waits.has(notice.tag)) notice.close();
+  });
 }
 
 /** Hears what was pressed on notifications, now and (by the address) before this page was opened. */

@@ -94,7 +94,7 @@ export function useReminders(preferences: Preferences) {
   const askSheet = useAskSheet();
   const now = useNow();
   const wording: ReminderWording = { ...preferences.wording, clock: preferences.clock };
-  const { data = NONE, refetch } = useEngineQuery(
+  const { data, refetch } = useEngineQuery(
     ['reminders', now, wording],
     async (e) => {
       const reminded = await e.reminders.check(Date.now(), wording);
@@ -104,12 +104,14 @@ export function useReminders(preferences: Preferences) {
     },
     { enabled: status.ready },
   );
-  const { shown, held, quiet, toSend } = data;
+  const { shown, held, quiet, toSend } = data ?? NONE;
   useCountInTitle(shown.length);
   useOnWaking(() => status.ready && void refetch());
+  const waiting = data?.shown;
   useEffect(() => {
-    void closeNotices(new Set(shown.map(({ id }) => id)));
-  }, [shown]);
+    // Before it is known what waits, what another page showed stays.
+    if (waiting) void closeNotices(new Set(waiting.map(({ id }) => id)));
+  }, [waiting]);
   useEffect(() => {
     if (toSend > 0) void engine?.reminders.send();
   }, [engine, toSend, now]);
