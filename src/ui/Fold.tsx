@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { Icon } from './icons/Icon';
@@ -19,8 +19,16 @@ interface Props {
 export function Fold({ icon, name, said, isFirstOpen = false, children }: Props) {
   const palette = usePalette();
   const [isOpen, setOpen] = useState(isFirstOpen);
+  const all = useRef<View>(null);
+  const wasOpen = useRef(isFirstOpen);
+  useEffect(() => {
+    // What was folded out comes into sight, in a panel as in a page.
+    if (isOpen && !wasOpen.current)
+      (all.current as unknown as HTMLElement).scrollIntoView({ block: 'nearest' });
+    wasOpen.current = isOpen;
+  }, [isOpen]);
   return (
-    <View style={styles.all}>
+    <View ref={all} style={styles.all}>
       <Pressable
         role="button"
         aria-expanded={isOpen}

@@ -43,7 +43,7 @@ interface FieldKey {
   preventDefault?(): void;
 }
 
-const timesOf = ({ start, end, wholeDay, lasts }: Jot): Span => ({
+const spanSaid = ({ start, end, wholeDay, lasts }: Jot): Span => ({
   ...{ start, end, wholeDay },
   ...(lasts && { lasts }),
 });
@@ -56,7 +56,7 @@ export function useJot(line: string, setting: Setting): ChosenJot {
   const [otherOf, setOtherOf] = useState<string | null>(null);
   const isOther = read.other !== null && otherOf === line;
   const [jot, other] = isOther ? [read.other!, read] : [read, read.other];
-  const onTheClock = (one: Jot): Span => onClock(timesOf(one), one.zone ?? clock, clock);
+  const onTheClock = (one: Jot): Span => onClock(spanSaid(one), one.zone ?? clock, clock);
   const takeOther = () => setOtherOf(isOther ? null : line);
   return {
     jot,

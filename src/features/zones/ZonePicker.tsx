@@ -50,7 +50,8 @@ function ZoneOption({
   const time = sayMinute(minuteOfDay(wallFromInstant(now, entry.zone)), hourCycle);
   const then = describeOffset(offsetAt(at ?? now, entry.zone));
   const offset = then === entry.offset ? then : `${then} then, ${entry.offset} now`;
-  const names = [entry.abbreviation, offset].filter(Boolean).join(' · ');
+  // The offset first: it is what tells zones apart where there is no room for all.
+  const names = [offset, entry.abbreviation].filter(Boolean).join(' · ');
   return (
     <Pressable
       role="button"
@@ -66,7 +67,7 @@ function ZoneOption({
           </Text>
         </Text>
         <Text variant="bodySmall" numberOfLines={1} style={{ color: palette.dim }}>
-          {entry.longName} · {names}
+          {names} · {entry.longName}
         </Text>
       </View>
       <Text style={styles.time}>{time}</Text>
