@@ -29,7 +29,7 @@ test(
     await expect(editor.getByText(/^No zone goes by that/)).toBeVisible();
     await field.fill('osak');
     await editor
-      .getByRole('button', { name: /^Osaka, Japan Standard Time, JST · UTC\+9, now 19:2/ })
+      .getByRole('button', { name: /^Osaka, UTC\+9 · JST, Japan Standard Time, now 19:2/ })
       .click();
     await expect(
       editor.getByRole('button', {

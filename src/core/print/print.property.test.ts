@@ -149,3 +149,38 @@ test('nothing lies outside of its page, whatever the paper, the letters and the 
     { numRuns: 300 },
   );
 });
+
+/** What stands on a table's pages, text by text, on A5 with notes wanted. */
+function tableTexts(margin: number, size: number): string[] {
+  const event = printed(0, {
+    ...{ day: 0, from: 600, minutes: 30, words: [], wholeDay: false },
+    notes: 'Both keys.',
+  });
+  const days = [MONDAY];
+  const pages = pagesOf({
+    setup: printSetup.parse({
+      form: 'table',
+      paper: 'A5',
+      beside: 'lines',
+      isUpright: true,
+      hasNotes: true,
+      margin,
+      size,
+    }),
+    ...{ from: MONDAY, to: MONDAY + 1, days, events: [event], tasks: [], other: null, leftOut: '' },
+    ...{ fromMinute: 420, toMinute: 1140, firstWeekday: 0, today: MONDAY },
+    ...{ wording: { locale: 'en-GB', hourCycle: '24' }, widths: WIDTHS },
+  });
+  return pages.flatMap(({ boxes }) =>
+    boxes.flatMap((box) => (box.kind === 'text' ? box.text : [])),
+  );
+}
+
+test('a table says under the title what has no room for a column that could be read', () => {
+  const roomy = tableTexts(10, 7);
+  expect(roomy).toEqual(expect.arrayContaining(['What', 'Calendar', 'Notes', 'E0Q', 'Work']));
+  const narrow = tableTexts(28, 14);
+  expect(narrow).toEqual(expect.arrayContaining(['What', 'E0Q', 'Work', 'N0Q', 'keys.']));
+  expect(narrow).not.toContain('Calendar');
+  expect(narrow).not.toContain('Notes');
+});

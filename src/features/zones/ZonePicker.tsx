@@ -55,7 +55,7 @@ function ZoneOption({
   return (
     <Pressable
       role="button"
-      aria-label={`${place}, ${entry.longName}, ${names}, now ${time}`}
+      aria-label={`${place}, ${names}, ${entry.longName}, now ${time}`}
       onPress={onPress}
       style={[styles.option, { borderColor: palette.hairline, backgroundColor: palette.sheet }]}
     >
