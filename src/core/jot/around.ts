@@ -62,12 +62,16 @@ const LENGTH_RULES: readonly Rule[] = [
 /** Words before an amount that make it no length: "in 2 hours", "every 2 weeks", "2 hours ago". */
 const NO_LENGTH_BEFORE = /\b(?:in|after|within|every|each|next|last|x)\s*$/;
 const NO_LENGTH_AFTER = /^\s*(?:ago|later|from\s+now|before|after|from)\b/;
+/** "For two weeks from Monday" lasts; "two weeks from Monday" is a day. */
+const LASTS = /^for\b/;
+const FROM_A_DAY = /^\s*from\s+(?!now\b)/;
 
 export function lengthReadings(text: JotText, context: JotContext): Reading[] {
   return readingsOf(text, LENGTH_RULES, context).filter(
     ({ from, to }) =>
       !NO_LENGTH_BEFORE.test(text.text.slice(0, from)) &&
-      !NO_LENGTH_AFTER.test(text.text.slice(to)),
+      (!NO_LENGTH_AFTER.test(text.text.slice(to)) ||
+        (LASTS.test(text.text.slice(from, to)) && FROM_A_DAY.test(text.text.slice(to)))),
   );
 }
 
@@ -126,6 +130,8 @@ const MOST_WORDS = 8;
 const AT = /(?:at\s+|@\s*)(?=[^\s,.;])/y;
 /** Words that belong to another part of the line, or go on with the title. */
 const ENDS_PLACE = /^(?:with|for|from|until|till|every|each|in|on|about|re|to|and|then|w|#.*|@)$/;
+/** No place ends in one of these. */
+const ARTICLE = /^(?:an?|the)$/;
 /** Words after which "at" leads to no place. */
 const NO_PLACE_BEFORE = /\b(?:look|looks|looking|laugh|arrive|aim)\s+$/;
 
@@ -149,6 +155,7 @@ export function placeReadings({ line, text, origin, starts }: JotText): Reading[
       const isSign = !/[\p{L}\p{N}&'.-]/u.test(word);
       if (words === MOST_WORDS || isSign || ENDS_PLACE.test(word)) break;
       words++;
+      if (ARTICLE.test(word)) continue;
       const to = start + word.length;
       const place = line.slice(origin[first], origin[to] ?? line.length).replace(/[\s,.;]+$/, '');
       const isName = /^(?:\p{Lu}|\d|the\s)/u.test(place);

@@ -256,12 +256,15 @@ function patternOf(said: Said, { time }: When): OpenPattern | null {
   return weekdays && time ? { kind: 'weekly', interval: 1, weekdays, weekStart: 0 } : null;
 }
 
+/** Blanks, or the letter between a date and a time as devices write them. */
+const BETWEEN = /^(?:\s*|T)$/i;
+
 /** Parts of one kind with only blanks between them are one. */
 function joined(line: string, parts: readonly JotPart[]): JotPart[] {
   const all: JotPart[] = [];
   for (const part of parts) {
     const last = all.at(-1);
-    if (last?.kind === part.kind && !line.slice(last.to, part.from).trim()) last.to = part.to;
+    if (last?.kind === part.kind && BETWEEN.test(line.slice(last.to, part.from))) last.to = part.to;
     else all.push({ ...part });
   }
   return all;

@@ -1,6 +1,9 @@
 import { lengthReadings, linkReadings, namedRules, placeReadings, zoneReadings } from './around';
 import { bestReadings } from './best';
-import { DAY_RULES, namedDayRules } from './days';
+import { bareParts, PART_RULES } from './dayParts';
+import { daySpans } from './dayRanges';
+import { DAY_RULES } from './days';
+import { namedDayRules } from './feasts';
 import { guestRules } from './guests';
 import type { Reading } from './meanings';
 import { EXTRA_RULES } from './extras';
@@ -10,7 +13,7 @@ import type { JotContext, Rule } from './rule';
 import { readingsOf, rule } from './rule';
 import type { JotText } from './text';
 import { textOf } from './text';
-import { bareParts, bareTimes, PART_RULES, stretches, TIME_RULES } from './times';
+import { bareTimes, stretches, TIME_RULES } from './times';
 import { civilDate, dayNumber, dayOfWall } from '../time/civil';
 import { MONTH, monthNamed } from './vocabulary';
 
@@ -69,6 +72,7 @@ function allReadings(text: JotText, context: JotContext): Reading[] {
   const bare = bareTimes(text, [...days, ...repeats, ...parts], context);
   return [
     ...days,
+    ...daySpans(text, days),
     ...repeats,
     ...times,
     ...parts,

@@ -1,6 +1,6 @@
 import { writeRule } from '../recurrence/writeRule';
 import { plainRule } from '../recurrence/rule';
-import { addUnits } from './days';
+import { addUnits } from './dates';
 import type { EndMeant, Meaning, OpenPattern } from './meanings';
 import type { Rule } from './rule';
 import { rule } from './rule';
@@ -49,6 +49,19 @@ const monthWeekday = (nth: string, name: string, interval: string | undefined): 
   nth: nthOf(nth),
   weekday: weekdayNamed(name),
 });
+/** The months in which a quarter begins, or ends. */
+const FIRSTS = [1, 4, 7, 10];
+const LASTS = [3, 6, 9, 12];
+/** The nth of some weekdays in some months, which no plain pattern says. */
+function ofMonths(byMonth: number[], nth: number, weekdays: readonly number[]): OpenPattern {
+  const made = {
+    ...plainRule('MONTHLY'),
+    byMonth,
+    byDay: weekdays.map((weekday) => ({ weekday: weekday as 0, nth: 0 })),
+    bySetPos: [nth],
+  };
+  return { kind: 'custom', rule: writeRule(made) };
+}
 /** The nth of the days that people work on in a month: a rule that goes beyond the editor's. */
 function nthWorkday(nth: string, interval: string | undefined): OpenPattern {
   const byDay = [0, 1, 2, 3, 4].map((weekday) => ({ weekday: weekday as 0, nth: 0 }));
@@ -59,6 +72,12 @@ function nthWorkday(nth: string, interval: string | undefined): OpenPattern {
     bySetPos: [nthOf(nth)],
   };
   return { kind: 'custom', rule: writeRule(made) };
+}
+
+const ALL_WEEKDAYS = [0, 1, 2, 3, 4, 5, 6];
+function quarterDays(what: string): readonly number[] {
+  if (what === 'day') return ALL_WEEKDAYS;
+  return new RegExp(`^${WORKDAY}$`).test(what) ? [0, 1, 2, 3, 4] : [weekdayNamed(what)];
 }
 
 /** Ways to say how something repeats. Those that say more weigh more. */
@@ -73,16 +92,35 @@ export const REPEAT_RULES: readonly Rule[] = [
     repeat(nthWorkday(n!, i)),
   ),
   rule(`${MONTHLY},?\\s+${ON}(${NTH})\\s+${WORKDAY}`, 24, ([i, n]) => repeat(nthWorkday(n!, i))),
+  rule(
+    `${ON}(?:(?:every|each)\\s+)?(${NTH})\\s+(${WEEKDAY}|${WORKDAY}|day)\\s+(?:of|in)\\s+(?:the|each|every)\\s+quarter`,
+    24,
+    ([n, what]) => repeat(ofMonths(nthOf(n!) < 0 ? LASTS : FIRSTS, nthOf(n!), quarterDays(what!))),
+  ),
   rule(`${ON}last\\s+day\\s+${OF_MONTH}`, 24, ([i]) =>
     repeat({ kind: 'monthEnd', interval: intervalOf(i) }),
   ),
   rule(`${MONTHLY},?\\s+${ON}last\\s+day`, 24, ([i]) =>
     repeat({ kind: 'monthEnd', interval: intervalOf(i) }),
   ),
+  rule(`(?:at\\s+)?(?:the\\s+)?end\\s+of\\s+(?:each|every)\\s+month`, 23, () =>
+    repeat({ kind: 'monthEnd', interval: 1 }),
+  ),
+  rule(`(?:at\\s+)?(?:the\\s+)?(?:start|beginning)\\s+of\\s+(?:each|every)\\s+month`, 23, () =>
+    repeat({ kind: 'monthDay', interval: 1, day: 1 }),
+  ),
   rule(
     `(?:at\\s+)?(?:the\\s+)?(?:month\\s+end|end\\s+of\\s+(?:the|each|every)\\s+month)\\s+(?:monthly|every\\s+month)`,
     24,
     () => repeat({ kind: 'monthEnd', interval: 1 }),
+  ),
+  rule(
+    `${ON}(first|second|third|fourth|fifth|\\d{1,2}(?:st|nd|rd|th))\\s+day\\s+${OF_MONTH}`,
+    23,
+    ([nth, i]) => repeat({ kind: 'monthDay', interval: intervalOf(i), day: nthOf(nth!) }),
+  ),
+  rule(`${ON}(first|second|third|fourth|fifth)\\s+${OF_MONTH}`, 21, ([nth, i]) =>
+    repeat({ kind: 'monthDay', interval: intervalOf(i), day: nthOf(nth!) }),
   ),
   rule(`${ON}(\\d{1,2})(?:st|nd|rd|th)\\s+${OF_MONTH}`, 21, ([day, i]) =>
     repeat(monthDay(day!, i)),
@@ -91,6 +129,18 @@ export const REPEAT_RULES: readonly Rule[] = [
     repeat(monthDay(day!, i)),
   ),
   rule(`${MONTHLY},?\\s+on\\s+(?:the\\s+)?(\\d{1,2})`, 20, ([i, day]) => repeat(monthDay(day!, i))),
+  rule(
+    `${EVERY}\\s+(\\d{1,2})(?:st|nd|rd|th)(?!\\s+(?:${UNIT}|${WEEKDAY}|${MONTH}|of|quarters?|${WORKDAY})(?!\\p{L}))`,
+    12,
+    ([day]) => repeat(monthDay(day!, undefined)),
+  ),
+  // "Every second Monday" is each other one; these can only be of the month.
+  rule(`${EVERY}\\s+(first|1st|last|second[- ]last)\\s+(${WEEKDAY})`, 16, ([n, day]) =>
+    repeat(monthWeekday(n!, day!, undefined)),
+  ),
+  rule(`${EVERY}\\s+(${NTH})\\s+(${WEEKDAY})\\s+(?:in|of)\\s+(${MONTH})`, 26, ([n, day, month]) =>
+    repeat(ofMonths([monthNamed(month!)], nthOf(n!), [weekdayNamed(day!)])),
+  ),
   rule(MONTHLY, 10, ([i]) => repeat({ kind: 'monthlyOnStart', interval: intervalOf(i) })),
   rule('quarterly|every\\s+quarter', 10, () => repeat({ kind: 'monthlyOnStart', interval: 3 })),
   rule(
@@ -101,6 +151,7 @@ export const REPEAT_RULES: readonly Rule[] = [
   rule(`${EVERY}\\s+(?:weekday|workday|working\\s+day|business\\s+day)`, 11, () =>
     repeat({ kind: 'workdays' }),
   ),
+  rule('(?:(?:at|on|all)\\s+)?weekends', 9, () => repeat(weekly(1, [5, 6]))),
   rule(`${EVERY}\\s+weekend`, 11, () => repeat(weekly(1, [5, 6]))),
   rule(
     `(?:fortnightly|bi-?weekly|${EVERY}\\s+fortnight)(?:\\s+on\\s+(${LIST_OF_WEEKDAYS}))?`,
@@ -143,7 +194,7 @@ export const REPEAT_RULES: readonly Rule[] = [
     ([d, m]) => yearlyOn(m!, d!),
   ),
   rule(`${EVERY}\\s+(${MONTH})\\s+(\\d{1,2})(?:st|nd|rd|th)?`, 24, ([m, d]) => yearlyOn(m!, d!)),
-  // Without an end, and without a time, these are days beside each other: see `days.ts`.
+  // Without an end, and without a time, these are days beside each other: see `dayRanges.ts`.
   rule(`(${WEEKDAY})\\s*(?:-|to|through|thru)\\s*(${WEEKDAY})`, 11.5, ([a, b]) =>
     repeat(weekly(1, weekdaysFrom(a!, b!))),
   ),

@@ -15,8 +15,12 @@ const LONG_WORDS =
   'monday tuesday wednesday thursday friday saturday sunday tomorrow yesterday january february september october november december fortnightly'.split(
     ' ',
   );
-/** Right already: the words themselves, and the weekdays in the plural. */
-const KNOWN = new Set(LONG_WORDS.flatMap((word) => [word, `${word}s`]));
+/** Right already: the words themselves, the weekdays in the plural, and what is near to one of them. */
+const KNOWN = new Set([
+  ...LONG_WORDS.flatMap((word) => [word, `${word}s`]),
+  'fortnight',
+  'fortnights',
+]);
 /** From this many letters on, two slips are forgiven. */
 const LONG = 8;
 const PLAIN: Readonly<Record<string, string>> = {
@@ -25,7 +29,10 @@ const PLAIN: Readonly<Record<string, string>> = {
   '–': '-',
   '—': '-',
   '−': '-',
+  '→': '-',
 };
+/** A date and a time as devices write them: "2026-12-09T10:00". */
+const STAMP = /(?<=\b\d{4}-\d{2}-\d{2})t(?=\d{2}:\d{2})/g;
 
 /** Whether a word becomes another when two neighbours change places, or one letter is put in or left out. */
 function isSlip(typed: string, meant: string): boolean {
@@ -81,6 +88,7 @@ export function textOf(line: string): JotText {
     put(mended(word), index, index + piece.length - 1);
   }
   origin.push(line.length);
+  text = text.replaceAll(STAMP, ' ');
   const starts = [...text.matchAll(/[\p{L}\p{N}']+|[^\s\p{L}\p{N}']/gu)].map(({ index }) => index);
   return { line, text, origin, starts: [...starts, text.length] };
 }

@@ -5,6 +5,8 @@ const DANGLING = new RegExp(
   String.raw`(?:^|\s)(?:on|at|from|by|for|in|,|-|–)\s*(?=${TAKEN})`,
   'giu',
 );
+/** Brackets of which all is taken. */
+const EMPTY = new RegExp(`[([]\\s*${TAKEN}[\\s${TAKEN}]*[)\\]]`, 'g');
 const TAKEN_WITH_SIGNS = new RegExp(`(?:\\s+[,;–-]+)?\\s*${TAKEN}+(?:\\s*[,;–-]+(?=\\s))?`, 'g');
 
 /** What is left of a line when its parts are taken, without words and signs that led to them. */
@@ -13,6 +15,7 @@ export function withoutParts(line: string, parts: readonly { from: number; to: n
   for (const { from, to } of parts)
     rest = rest.slice(0, from) + TAKEN.repeat(to - from) + rest.slice(to);
   return rest
+    .replaceAll(EMPTY, (all) => TAKEN.repeat(all.length))
     .replaceAll(DANGLING, ' ')
     .replaceAll(TAKEN_WITH_SIGNS, ' ')
     .replaceAll(/\s+/g, ' ')

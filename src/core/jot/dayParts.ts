@@ -1,0 +1,62 @@
+import type { PartOfDay, Reading } from './meanings';
+import type { JotContext, Rule } from './rule';
+import { readingsOf, rule } from './rule';
+import type { JotText } from './text';
+
+const PARTS: Readonly<Record<string, PartOfDay>> = {
+  morning: 'morning',
+  am: 'morning',
+  afternoon: 'afternoon',
+  evening: 'evening',
+  eve: 'evening',
+  night: 'night',
+};
+
+/** Parts of the day. */
+export const PART_RULES: readonly Rule[] = [
+  rule('(?:at\\s+)?(?:noon|midday)', 7, () => ({ kind: 'partOfDay', part: 'noon' })),
+  rule('(?:at\\s+)?midnight', 7, () => ({ kind: 'partOfDay', part: 'midnight' })),
+  rule(
+    '(?:by\\s+)?(?:the\\s+)?(?:eod|cob|end\\s+of\\s+(?:the\\s+)?day|close\\s+of\\s+business)',
+    8,
+    () => ({
+      kind: 'partOfDay',
+      part: 'end',
+    }),
+  ),
+  rule('at\\s+night', 7, () => ({ kind: 'partOfDay', part: 'night' })),
+  rule('first\\s+thing(?:\\s+in\\s+the\\s+morning)?', 7, () => ({
+    kind: 'partOfDay',
+    part: 'morning',
+  })),
+  rule('in\\s+the\\s+(morning|afternoon|evening)', 7, ([part]) => ({
+    kind: 'partOfDay',
+    part: PARTS[part!]!,
+  })),
+  rule('(?:tonight|tonite|this\\s+(morning|afternoon|evening))', 9, ([part], { now }) => ({
+    kind: 'partOfDay',
+    part: part ? PARTS[part]! : 'evening',
+    day: { day: Math.floor(now / 86_400_000) },
+  })),
+];
+
+/** Parts of the day that are only words: they count right after a day. */
+const BARE_PARTS: readonly Rule[] = [
+  rule('(morning|afternoon|evening|night|am)', 5, ([part]) => ({
+    kind: 'partOfDay',
+    part: PARTS[part!]!,
+  })),
+];
+
+export function bareParts(text: JotText, days: readonly Reading[], context: JotContext): Reading[] {
+  const ends = new Set(
+    days.flatMap(({ meaning, to }) =>
+      meaning.kind === 'day' || meaning.kind === 'repeat' ? [to] : [],
+    ),
+  );
+  return readingsOf(text, BARE_PARTS, context).filter(({ from }) => {
+    let i = from;
+    while (/\s/.test(text.text[i - 1] ?? '')) i--;
+    return ends.has(i);
+  });
+}
