@@ -4,7 +4,7 @@ import type { Meaning, Reading } from './meanings';
 import type { JotContext, Rule } from './rule';
 import { readingsOf, rule } from './rule';
 import type { JotText } from './text';
-import { COUNT, countOf } from './vocabulary';
+import { COUNT, COUNT_WORD, countOf } from './vocabulary';
 
 /** What a line says besides when: how long, where, on which calendar, in which zone, and links. */
 
@@ -30,7 +30,7 @@ export const amount = (count: string, unit: string) =>
   Number(count.replace(',', '.')) * MINUTES[unit[0]!]!;
 
 /** So many hours without "for" are a length, and no hour of the day. */
-const LONGEST_BARE = 4;
+export const LONGEST_BARE = 4;
 
 const LENGTH_RULES: readonly Rule[] = [
   rule(`${LEAD}${AMOUNT}`, 8, ([n, unit]) => length(amount(n!, unit!), unit!)),
@@ -43,6 +43,13 @@ const LENGTH_RULES: readonly Rule[] = [
       (lead ?? (gap || unit)) || Number(h) <= LONGEST_BARE
         ? length(Number(h) * 60 + Number(m), 'm')
         : null,
+  ),
+  // "1:30h" lasts, "14:30h" is a time.
+  rule('(\\d{1,2}):(\\d{2})\\s*(?:h|hrs?|hours?)', 10, ([h, m]) =>
+    Number(h) <= LONGEST_BARE && Number(m) < 60 ? length(Number(h) * 60 + Number(m), 'm') : null,
+  ),
+  rule(`(${COUNT_WORD})\\s+(hours?|minutes?)`, 6, ([n, unit]) =>
+    length(countOf(n!) * MINUTES[unit![0]!]!, unit!),
   ),
   rule(`${LEAD}(?:an?|one)\\s+(hour|day|week|minute|fortnight)`, 8, ([unit]) =>
     length(MINUTES[unit![0]!]!, unit!),
@@ -65,12 +72,15 @@ const NO_LENGTH_AFTER = /^\s*(?:ago|later|from\s+now|before|after|from)\b/;
 /** "For two weeks from Monday" lasts; "two weeks from Monday" is a day. */
 const LASTS = /^for\b/;
 const FROM_A_DAY = /^\s*from\s+(?!now\b)/;
+/** "2 days from 3 Dec", "3 hours from 9" last too. */
+const FROM_FIGURES = /^\s*from\s+(?:the\s+)?\d/;
 
 export function lengthReadings(text: JotText, context: JotContext): Reading[] {
   return readingsOf(text, LENGTH_RULES, context).filter(
     ({ from, to }) =>
       !NO_LENGTH_BEFORE.test(text.text.slice(0, from)) &&
       (!NO_LENGTH_AFTER.test(text.text.slice(to)) ||
+        FROM_FIGURES.test(text.text.slice(to)) ||
         (LASTS.test(text.text.slice(from, to)) && FROM_A_DAY.test(text.text.slice(to)))),
   );
 }

@@ -6,6 +6,7 @@ import type { JotText } from './text';
 const PARTS: Readonly<Record<string, PartOfDay>> = {
   morning: 'morning',
   am: 'morning',
+  pm: 'afternoon',
   afternoon: 'afternoon',
   evening: 'evening',
   eve: 'evening',
@@ -42,9 +43,9 @@ export const PART_RULES: readonly Rule[] = [
 
 /** Parts of the day that are only words: they count right after a day. */
 const BARE_PARTS: readonly Rule[] = [
-  rule('(morning|afternoon|evening|night|am)', 5, ([part]) => ({
+  rule('(?:(morning|afternoon|evening|night)s?|([ap]m))', 5, ([part, half]) => ({
     kind: 'partOfDay',
-    part: PARTS[part!]!,
+    part: PARTS[(part ?? half)!]!,
   })),
 ];
 

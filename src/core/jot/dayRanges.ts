@@ -24,6 +24,8 @@ import { MONTH, WEEKDAY, weekdayNamed } from './vocabulary';
 
 const MOST_DAYS = 366;
 const NTH = '(?:st|nd|rd|th)?';
+/** "15 Dec 3-4" is a day with a time. */
+const NO_DAY_BEFORE = `(?<!\\d${NTH}\\.?\\s+(?:of\\s+)?)`;
 
 /** The days from one to one after it; null where that is not in order. */
 function daysFrom(first: DayNumber | null, last: DayNumber | null): DayMeant | null {
@@ -88,10 +90,29 @@ export const RANGE_RULES: readonly Rule[] = [
     range(written(from!, m!, y, context), written(d!, m!, y, context)),
   ),
   rule(
-    `${ON}(${MONTH})\\.?\\s+(\\d{1,2})${NTH}${TO}(?:the\\s+)?(\\d{1,2})${NTH}(?!\\s*[:.h]\\d)(?:,?\\s+(\\d{4}))?`,
+    `${NO_DAY_BEFORE}${ON}(${MONTH})\\.?\\s+(\\d{1,2})${NTH}${TO}(?:the\\s+)?(\\d{1,2})${NTH}(?!\\s*[:.h]\\d)(?:,?\\s+(\\d{4}))?`,
     21,
     ([m, from, to, y], context) =>
       range(written(from!, m!, y, context), written(to!, m!, y, context)),
+  ),
+  rule(`between\\s+${DATE}\\s+and\\s+${DATE}`, 26, ([d1, m1, y1, d2, m2, y2], context) => {
+    const of = (d: string, m: string) => (year: string | undefined) => written(d, m, year, context);
+    return datedRange(of(d1!, m1!), y1, of(d2!, m2!), y2);
+  }),
+  rule(
+    `between\\s+(?:the\\s+)?(\\d{1,2})${NTH}\\s+and\\s+${DATE}`,
+    26,
+    ([from, d, m, y], context) =>
+      range(written(from!, m!, y, context), written(d!, m!, y, context)),
+  ),
+  // "1-14/8"; where months come first that is a fraction at most.
+  rule(`(\\d{1,2})-(\\d{1,2})/(\\d{1,2})`, 9, ([from, to, month], context) =>
+    context.isMonthFirst
+      ? null
+      : range(
+          nextDate(Number(month), Number(from), todayOf(context)),
+          nextDate(Number(month), Number(to), todayOf(context)),
+        ),
   ),
   rule(`${ON}${SLASHED}${TO}${SLASHED}`, 22, ([a, b, y1, c, d, y2], context) => {
     const of = (p: string, q: string) => (year: string | undefined) =>

@@ -56,6 +56,7 @@ test.each([
   ['two weeks on friday check', 'check | 2026-12-11'],
   ['leave for two weeks on friday', 'leave | 2026-11-27 .. 2026-12-10'],
   ['leave for 2 weeks from monday', 'leave | 2026-11-30 .. 2026-12-13'],
+  ['course 2 days from 3 Dec', 'course | 2026-12-03 .. 2026-12-04'],
   ['check 2 weeks from monday', 'check | 2026-12-14'],
   // Days between days.
   ['holiday mon to fri next week', 'holiday | 2026-11-30 .. 2026-12-04'],
@@ -78,6 +79,18 @@ test.each([
   ['fair Mon 7 – Wed 9 December 2026', 'fair | 2026-12-07 .. 2026-12-09'],
   ['fair from the 7th to the 9th', 'fair | 2026-12-07 .. 2026-12-09'],
   ['next Mon–Wed training', 'training | 2026-11-30 .. 2026-12-02'],
+  ['meet 15 dec 3-4', 'meet | 2026-12-15T15:00 .. 2026-12-15T16:00'],
+  ['away between 1 and 14 august', 'away | 2027-08-01 .. 2027-08-14'],
+  ['away between 28 jul and 14 august', 'away | 2027-07-28 .. 2027-08-14'],
+  ['1-14/8 away', 'away | 2027-08-01 .. 2027-08-14'],
+  // The nth, and the one after.
+  ['meet 15th 3pm', 'meet | 2026-12-15T15:00 .. 2026-12-15T15:30'],
+  ['meet the 15th', 'meet | 2026-12-15'],
+  ['read the 2nd draft', 'read the 2nd draft | 2026-11-24'],
+  ['meet the friday after next', 'meet | 2026-12-04'],
+  ['meet the week after next', 'meet | 2026-12-07'],
+  ['meet a month today', 'meet | 2026-12-24'],
+  ['leave fri pm', 'leave | 2026-11-27T14:00 .. 2026-11-27T14:30'],
   // One of its kind in a month.
   ['board second Thursday in December', 'board | 2026-12-10'],
   ['board on the last Friday of November', 'board | 2026-11-27'],
@@ -112,6 +125,34 @@ test.each([
     'fair every last Saturday in May',
     'fair | 2027-05-29 | FREQ=MONTHLY;BYMONTH=5;BYDAY=SA;BYSETPOS=-1',
   ],
+  ['retro bi-weekly on thursdays', 'retro | 2026-11-26 | FREQ=WEEKLY;INTERVAL=2;BYDAY=TH'],
+  [
+    'retro every two weeks starting next thursday',
+    'retro | 2026-12-03 | FREQ=WEEKLY;INTERVAL=2;BYDAY=TH',
+  ],
+  ['lunch first fri of month', 'lunch | 2026-12-04 | FREQ=MONTHLY;BYDAY=1FR'],
+  [
+    'invoice every quarter on the first working day',
+    'invoice | 2027-01-01 | FREQ=MONTHLY;BYMONTH=1,4,7,10;BYDAY=MO,TU,WE,TH,FR;BYSETPOS=1',
+  ],
+  [
+    'fair second saturday of june every year',
+    'fair | 2027-06-12 | FREQ=MONTHLY;BYMONTH=6;BYDAY=SA;BYSETPOS=2',
+  ],
+  [
+    'fair yearly on the last sunday in may',
+    'fair | 2027-05-30 | FREQ=MONTHLY;BYMONTH=5;BYDAY=SU;BYSETPOS=-1',
+  ],
+  [
+    'standup every monday 7 dec - 21 dec',
+    'standup | 2026-12-07 | FREQ=WEEKLY;BYDAY=MO;UNTIL=20261221',
+  ],
+  [
+    'closed 24-26 dec every year',
+    'closed | 2026-12-24 .. 2026-12-26 | FREQ=YEARLY;BYMONTH=12;BYMONTHDAY=24',
+  ],
+  ['standup every morning', 'standup | 2026-11-25T09:00 .. 2026-11-25T09:30 | FREQ=DAILY'],
+  ['yoga tuesday evenings 6', 'yoga | 2026-11-24T18:00 .. 2026-11-24T18:30 | FREQ=WEEKLY;BYDAY=TU'],
   ['run at weekends', 'run | 2026-11-28 | FREQ=WEEKLY;BYDAY=SA,SU'],
 ])('%s', (line, when) => expect(whenOf(line)).toBe(when));
 

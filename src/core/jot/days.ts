@@ -124,8 +124,10 @@ const SINGLE_DAYS: readonly Rule[] = [
   rule(`(?:on|this|coming|this\\s+coming|by|from|starting)\\s+(${WEEKDAY})`, 8, ([name], context) =>
     asDay(saidWeekday(undefined, name!, context)),
   ),
-  rule(`(?:on\\s+)?(next|last)\\s+(${WEEKDAY})`, 9, ([which, name], context) =>
-    asDay(saidWeekday(which, name!, context)),
+  rule(
+    `(?:(?:on|by|from|starting|beginning)\\s+)?(next|last)\\s+(${WEEKDAY})`,
+    9,
+    ([which, name], context) => asDay(saidWeekday(which, name!, context)),
   ),
   rule(
     `${ON}(${NTH})\\s+(${WEEKDAY})\\s+(?:in|of)\\s+(?:(${MONTH})(?:\\s+(\\d{4}))?|(next|this)\\s+month)`,
@@ -136,6 +138,9 @@ const SINGLE_DAYS: readonly Rule[] = [
           ? nthWeekdayAhead(nthOf(nth!), weekdayNamed(name!), which === 'next' ? 1 : 0, context)
           : nextNthWeekday(nthOf(nth!), weekdayNamed(name!), monthNamed(month), year, context),
       ),
+  ),
+  rule(`(?:on\\s+)?(?:the\\s+)?(${WEEKDAY})\\s+after\\s+next`, 13, ([name], context) =>
+    asDay(nextWeekday(weekdayNamed(name!), todayOf(context)) + DAYS_A_WEEK),
   ),
   rule(
     `(?:on\\s+)?(${WEEKDAY})\\s+(?:of\\s+)?next\\s+week|next\\s+week\\s+(?:on\\s+)?(${WEEKDAY})`,
@@ -162,11 +167,11 @@ const SINGLE_DAYS: readonly Rule[] = [
   ),
   // "Two weeks on Friday", "a week tomorrow".
   rule(
-    `(?<!for\\s)(${COUNT})\\s+(weeks?|fortnights?)\\s+(?:on\\s+(${WEEKDAY})|(${TODAY}|${TOMORROW}))`,
+    `(?<!for\\s)(${COUNT})\\s+(?:(weeks?|fortnights?)\\s+on\\s+(${WEEKDAY})|(${UNIT})\\s+(${TODAY}|${TOMORROW}))`,
     14,
-    ([n, unit, weekday, relativeDay], context) => {
-      const { count, unit: u } = unitsOf(countOf(n!), unit!);
-      return asDay(addUnits(relative((weekday ?? relativeDay)!, context), count, u));
+    ([n, weeks, weekday, units, day], context) => {
+      const { count, unit } = unitsOf(countOf(n!), (weeks ?? units)!);
+      return asDay(addUnits(relative((weekday ?? day)!, context), count, unit));
     },
   ),
   rule(`in\\s+(${COUNT})\\s+(${UNIT})(?:'?\\s+time)?`, 11, ([n, unit], context) => {
@@ -178,6 +183,12 @@ const SINGLE_DAYS: readonly Rule[] = [
     12,
     ([name, d], context) =>
       asDay(nthOfMonth(Number(d), name, context) ?? nthOfMonth(Number(d), undefined, context)),
+  ),
+  // "The 2nd draft" is no day.
+  rule(
+    `(?:the\\s+)?(\\d{1,2})(?:st|nd|rd|th)(?=\\s*(?:$|[,@]|at\\b|from\\b|\\d))`,
+    5,
+    ([d], context) => asDay(nthOfMonth(Number(d), undefined, context)),
   ),
   rule(`(?:on\\s+|by\\s+)(?:the\\s+)?(\\d{1,2})(?:st|nd|rd|th)`, 8, ([d], context) =>
     asDay(nthOfMonth(Number(d), undefined, context)),

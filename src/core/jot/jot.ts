@@ -270,13 +270,42 @@ function joined(line: string, parts: readonly JotPart[]): JotPart[] {
   return all;
 }
 
+const DAYS_A_WEEK = 7;
+
+/** Whether dates of a repeat lie so near that days from one to another bound it, and are not each of it. */
+function isWithin({ day, lastDay }: DayMeant, pattern: OpenPattern): boolean {
+  if (lastDay === undefined) return false;
+  switch (pattern.kind) {
+    case 'daily':
+    case 'workdays':
+      return true;
+    case 'weekly':
+    case 'weeklyOnStart':
+      return lastDay - day >= DAYS_A_WEEK;
+    default:
+      return false;
+  }
+}
+
+/** Days that bound a repeat are its first day and its end: "every Monday 7 Dec - 21 Dec". */
+function bounded(said: Said, pattern: OpenPattern | null): Said {
+  const meant = said.day?.day;
+  if (!pattern || !meant || meant.isWeekdays || said.end || !isWithin(meant, pattern)) return said;
+  return {
+    ...said,
+    day: { kind: 'day', day: { day: meant.day } },
+    end: { kind: 'end', end: { kind: 'on', day: meant.lastDay! } },
+  };
+}
+
 function jotOf(
   line: string,
   readings: readonly Reading[],
   origin: readonly number[],
   context: JotContext,
 ): Jot {
-  const said = saidBy(readings);
+  const all = saidBy(readings);
+  const said = bounded(all, all.repeat?.pattern ?? null);
   const when = whenSaid(said, context);
   const pattern = patternOf(said, when);
   const times = timesMeant(

@@ -147,6 +147,9 @@ export const PERIOD_RULES: readonly Rule[] = [
     const { year, month } = civilDate(todayOf(context));
     return asDay(dateOf(year, month, Number.parseInt(d!, 10)));
   }),
+  rule('(?:the\\s+)?week\\s+after\\s+next', 9, (_, context) =>
+    asDay(startOfWeek(todayOf(context)) + 2 * DAYS_A_WEEK),
+  ),
   rule('next\\s+week', 7, (_, context) => asDay(startOfWeek(todayOf(context)) + DAYS_A_WEEK)),
   rule('next\\s+month', 7, (_, context) => asDay(ofNextMonth(1, context))),
   rule('next\\s+year', 5, (_, context) =>

@@ -8,7 +8,7 @@ import { rule } from './rule';
 
 const WAY = 'text(?:\\s+message)?|e-?mail|mail';
 /** What asks for a reminder; four groups, of which one may name the way. */
-const LEAD = `(?:and\\s+)?(?:remind\\s+me(?:\\s+by\\s+(${WAY}))?|(?:with\\s+)?(?:an?\\s+)?(?:(${WAY})\\s+)?reminder:?|with\\s+(?:an?\\s+)?(${WAY})|(${WAY})\\s+me)\\s+`;
+const LEAD = `(?:and\\s+)?(?:remind(?:\\s+me)?(?:\\s+by\\s+(${WAY}))?|(?:with\\s+)?(?:an?\\s+)?(?:(${WAY})\\s+)?reminder:?|with\\s+(?:an?\\s+)?(${WAY})|(${WAY})\\s+me)\\s+`;
 const LEAD_GROUPS = 4;
 const AHEAD =
   '(?:before(?:\\s+(?:it\\s+(?:starts|begins)|the\\s+start))?|ahead|early|in\\s+advance)';

@@ -24,10 +24,15 @@ import {
 } from './vocabulary';
 import type { DayNumber } from '../time/units';
 
-const OF_MONTH = `(?:of\\s+)?(?:(?:each|every|the)\\s+(?:(${INTERVAL})\\s+)?months?|monthly)`;
+const OF_MONTH = `(?:(?:of\\s+)?(?:(?:each|every|the)\\s+(?:(${INTERVAL})\\s+)?months?|monthly)|of\\s+month)`;
 const WORKDAY = '(?:working\\s+day|workday|business\\s+day|weekday)';
 const MONTHLY = `(?:monthly|(?:every|each)\\s+(?:(${INTERVAL})\\s+)?months?)`;
 const ON = '(?:on\\s+)?(?:the\\s+)?';
+
+const FORTNIGHTLY = `(?:fortnightly|bi-?weekly|${EVERY}\\s+fortnight)`;
+const YEARLY = '(?:yearly|annually|every\\s+year|each\\s+year)';
+/** Parts of the day, which are read besides. */
+const PART = '(?:morning|afternoon|evening|night)';
 
 const repeat = (pattern: OpenPattern | null): Meaning | null =>
   pattern && { kind: 'repeat', pattern };
@@ -80,6 +85,9 @@ function quarterDays(what: string): readonly number[] {
   return new RegExp(`^${WORKDAY}$`).test(what) ? [0, 1, 2, 3, 4] : [weekdayNamed(what)];
 }
 
+const ofQuarter = (nth: string, what: string) =>
+  ofMonths(nthOf(nth) < 0 ? LASTS : FIRSTS, nthOf(nth), quarterDays(what));
+
 /** Ways to say how something repeats. Those that say more weigh more. */
 export const REPEAT_RULES: readonly Rule[] = [
   rule(`${ON}(?:(?:every|each)\\s+)?(${NTH})\\s+(${WEEKDAY})s?\\s+${OF_MONTH}`, 24, ([n, day, i]) =>
@@ -95,7 +103,12 @@ export const REPEAT_RULES: readonly Rule[] = [
   rule(
     `${ON}(?:(?:every|each)\\s+)?(${NTH})\\s+(${WEEKDAY}|${WORKDAY}|day)\\s+(?:of|in)\\s+(?:the|each|every)\\s+quarter`,
     24,
-    ([n, what]) => repeat(ofMonths(nthOf(n!) < 0 ? LASTS : FIRSTS, nthOf(n!), quarterDays(what!))),
+    ([n, what]) => repeat(ofQuarter(n!, what!)),
+  ),
+  rule(
+    `(?:quarterly|(?:every|each)\\s+quarter),?\\s+${ON}(${NTH})\\s+(${WEEKDAY}|${WORKDAY}|day)`,
+    24,
+    ([n, what]) => repeat(ofQuarter(n!, what!)),
   ),
   rule(`${ON}last\\s+day\\s+${OF_MONTH}`, 24, ([i]) =>
     repeat({ kind: 'monthEnd', interval: intervalOf(i) }),
@@ -141,6 +154,16 @@ export const REPEAT_RULES: readonly Rule[] = [
   rule(`${EVERY}\\s+(${NTH})\\s+(${WEEKDAY})\\s+(?:in|of)\\s+(${MONTH})`, 26, ([n, day, month]) =>
     repeat(ofMonths([monthNamed(month!)], nthOf(n!), [weekdayNamed(day!)])),
   ),
+  rule(
+    `${ON}(${NTH})\\s+(${WEEKDAY})\\s+(?:in|of)\\s+(${MONTH}),?\\s+${YEARLY}`,
+    30,
+    ([n, day, month]) => repeat(ofMonths([monthNamed(month!)], nthOf(n!), [weekdayNamed(day!)])),
+  ),
+  rule(
+    `${YEARLY},?\\s+${ON}(${NTH})\\s+(${WEEKDAY})\\s+(?:in|of)\\s+(${MONTH})`,
+    30,
+    ([n, day, month]) => repeat(ofMonths([monthNamed(month!)], nthOf(n!), [weekdayNamed(day!)])),
+  ),
   rule(MONTHLY, 10, ([i]) => repeat({ kind: 'monthlyOnStart', interval: intervalOf(i) })),
   rule('quarterly|every\\s+quarter', 10, () => repeat({ kind: 'monthlyOnStart', interval: 3 })),
   rule(
@@ -153,12 +176,10 @@ export const REPEAT_RULES: readonly Rule[] = [
   ),
   rule('(?:(?:at|on|all)\\s+)?weekends', 9, () => repeat(weekly(1, [5, 6]))),
   rule(`${EVERY}\\s+weekend`, 11, () => repeat(weekly(1, [5, 6]))),
-  rule(
-    `(?:fortnightly|bi-?weekly|${EVERY}\\s+fortnight)(?:\\s+on\\s+(${LIST_OF_WEEKDAYS}))?`,
-    12,
-    ([list]) =>
-      repeat(list ? weekly(2, weekdaysNamed(list)) : { kind: 'weeklyOnStart', interval: 2 }),
+  rule(`${FORTNIGHTLY}\\s+(?:on\\s+)?(${LIST_OF_WEEKDAYS})`, 20, ([list]) =>
+    repeat(weekly(2, weekdaysNamed(list!))),
   ),
+  rule(FORTNIGHTLY, 12, () => repeat({ kind: 'weeklyOnStart', interval: 2 })),
   rule(
     `(?:weekly|${EVERY}\\s+(?:(${INTERVAL})\\s+)?(?:weeks?|wks?))\\s+on\\s+(${LIST_OF_WEEKDAYS})`,
     20,
@@ -183,10 +204,8 @@ export const REPEAT_RULES: readonly Rule[] = [
     24,
     ([list]) => repeat(weekly(1, weekdaysNamed(list!))),
   ),
-  rule(
-    `(?:yearly|annually|every\\s+year|each\\s+year|${EVERY}\\s+(${INTERVAL})\\s+years?)`,
-    10,
-    ([i]) => repeat({ kind: 'yearlyOnStart', interval: intervalOf(i) }),
+  rule(`(?:${YEARLY}|${EVERY}\\s+(${INTERVAL})\\s+years?)`, 10, ([i]) =>
+    repeat({ kind: 'yearlyOnStart', interval: intervalOf(i) }),
   ),
   rule(
     `${EVERY}\\s+(?:(?:year\\s+)?on\\s+)?(?:the\\s+)?(\\d{1,2})(?:st|nd|rd|th)?\\s+(?:of\\s+)?(${MONTH})`,
@@ -197,6 +216,10 @@ export const REPEAT_RULES: readonly Rule[] = [
   // Without an end, and without a time, these are days beside each other: see `dayRanges.ts`.
   rule(`(${WEEKDAY})\\s*(?:-|to|through|thru)\\s*(${WEEKDAY})`, 11.5, ([a, b]) =>
     repeat(weekly(1, weekdaysFrom(a!, b!))),
+  ),
+  rule(`${EVERY}(?=\\s+${PART}(?!s))`, 10, () => repeat({ kind: 'daily', interval: 1 })),
+  rule(`(?:on\\s+)?(${LIST_OF_WEEKDAYS})(?=\\s+${PART}s)`, 13, ([list]) =>
+    repeat(weekly(1, weekdaysNamed(list!))),
   ),
   rule(`(?:daily|${EVERY}\\s+(?:(${INTERVAL})\\s+)?days?)`, 10, ([i]) =>
     repeat({ kind: 'daily', interval: intervalOf(i) }),

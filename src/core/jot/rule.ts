@@ -52,8 +52,10 @@ export function rule(
   };
 }
 
-/** Whether something can begin here: after a blank, a bracket or a sign that parts. */
-const canBegin = (text: string, at: number) => at === 0 || /[\s(,;:!?]/.test(text[at - 1]!);
+/** Whether something can begin here: after a blank, a bracket or a sign that parts, but not in "1:30". */
+const canBegin = (text: string, at: number) =>
+  at === 0 ||
+  (/[\s(,;:!?]/.test(text[at - 1]!) && !/\d:$/.test(text.slice(Math.max(0, at - 2), at)));
 
 /** Everything that the rules find in a text. */
 export function readingsOf(

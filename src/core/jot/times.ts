@@ -1,5 +1,6 @@
 import type { Meaning, Reading } from './meanings';
 import type { JotContext, Rule } from './rule';
+import { LONGEST_BARE } from './around';
 import { readingsOf, rule } from './rule';
 import type { JotText } from './text';
 import { SPOKEN_RULES } from './spokenTimes';
@@ -25,6 +26,9 @@ export const TIME_RULES: readonly Rule[] = [
   rule(`@\\s*${CLOCK}`, 9, (groups) => (isSaid(groups) ? single(typed(groups)) : null)),
   rule(`${ABOUT}${CLOCK}`, 9, (groups) => (isSaid(groups) ? single(typed(groups)) : null)),
   rule(CLOCK, 8, (groups) => (isSaid(groups) ? single(typed(groups)) : null)),
+  rule('(\\d{1,2}):(\\d{2})\\s*h', 10, ([hour, minute]) =>
+    Number(hour) > LONGEST_BARE ? single(typed([hour, ':', minute])) : null,
+  ),
   rule(`(?:from|between|at)\\s+${CLOCK}(?:${TO}|\\s+and\\s+)${CLOCK}`, 10, span),
   rule(`${CLOCK}${TO}${CLOCK}`, 9, (groups) => {
     const [from, to] = [groups.slice(0, GROUPS), groups.slice(GROUPS)];

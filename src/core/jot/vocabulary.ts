@@ -11,8 +11,8 @@ export const WEEKDAY =
 export const WEEKDAYS = '(?:mon|tues|wednes|thurs|fri|satur|sun)days';
 export const MONTH =
   '(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)';
-export const COUNT =
-  '(?:\\d{1,3}|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)';
+export const COUNT_WORD = '(?:an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)';
+export const COUNT = `(?:\\d{1,3}|${COUNT_WORD})`;
 export const ORDINAL = '(?:\\d{1,2}(?:st|nd|rd|th))';
 /** Which of its kind in a month. */
 export const NTH =
@@ -21,7 +21,8 @@ export const INTERVAL =
   '(?:other|second|2nd|third|3rd|fourth|4th|fifth|5th|sixth|6th|\\d{1,2}|two|three|four|five|six|seven|eight|nine|ten|twelve)';
 export const EVERY = '(?:every|each|ev)';
 const SEPARATOR = '(?:\\s*(?:,|and|&|\\+|/|or)\\s*(?:and\\s+)?|\\s+)';
-export const LIST_OF_WEEKDAYS = `${WEEKDAY}(?:${SEPARATOR}${WEEKDAY})*`;
+/** In the singular or the plural. */
+export const LIST_OF_WEEKDAYS = `${WEEKDAY}s?(?:${SEPARATOR}${WEEKDAY}s?)*`;
 export const UNIT = '(?:days?|weeks?|wks?|months?|mths?|years?|yrs?|fortnights?)';
 
 const WEEKDAY_STARTS = ['mo', 'tu', 'we', 'th', 'fr', 'sa', 'su'];
