@@ -11,6 +11,7 @@ module.exports = {
       displayName: 'core',
       testEnvironment: 'node',
       moduleNameMapper: MODULES,
+      setupFiles: ['<rootDir>/src/core/testing/properties.ts'],
       testMatch: ['<rootDir>/{src/core,src/engine,server,demo,scripts}/**/*.test.ts'],
       transform: { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
       transformIgnorePatterns: [

@@ -1,3 +1,4 @@
+import '@/core/testing/properties';
 import '@testing-library/jest-dom';
 import { configure } from '@testing-library/react';
 
