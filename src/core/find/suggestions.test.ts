@@ -1,3 +1,4 @@
+import type { DaysMeant } from './daysIn';
 import type { FoundText } from './textIndex';
 import type { Suggestion } from './suggestions';
 import { suggestionsFor } from './suggestions';
@@ -12,7 +13,7 @@ const CATEGORIES = [
 ];
 const ALL = {
   found: [] as FoundText[],
-  days: [],
+  days: [] as DaysMeant[],
   calendars: CALENDARS,
   categories: CATEGORIES,
   countOf: (kind: 'calendar' | 'category', id: string) =>
@@ -39,7 +40,7 @@ test('what words may ask for is listed by where it stands, in one order', () => 
     text('notes', 'Work on it'),
     text('title', 'Work'),
   ];
-  const days = [{ from: 3, to: 5 }] as never[];
+  const days: DaysMeant[] = [{ from: 3, to: 5 }];
   expect(groups('work', { found, days })).toEqual([
     'dates (1): 3–5',
     'title (1): Work',

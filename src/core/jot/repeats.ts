@@ -1,3 +1,4 @@
+import type { Weekday } from '../time/civil';
 import { writeRule } from '../recurrence/writeRule';
 import { plainRule } from '../recurrence/rule';
 import { addUnits } from './dates';
@@ -34,6 +35,9 @@ const YEARLY = '(?:yearly|annually|every\\s+year|each\\s+year)';
 /** Parts of the day, which are read besides. */
 const PART = '(?:morning|afternoon|evening|night)';
 
+const ALL_WEEKDAYS: readonly Weekday[] = [0, 1, 2, 3, 4, 5, 6];
+const WORKING: readonly Weekday[] = [0, 1, 2, 3, 4];
+
 const repeat = (pattern: OpenPattern | null): Meaning | null =>
   pattern && { kind: 'repeat', pattern };
 const weekly = (interval: number, weekdays: ReturnType<typeof weekdaysNamed>): OpenPattern => ({
@@ -58,18 +62,18 @@ const monthWeekday = (nth: string, name: string, interval: string | undefined): 
 const FIRSTS = [1, 4, 7, 10];
 const LASTS = [3, 6, 9, 12];
 /** The nth of some weekdays in some months, which no plain pattern says. */
-function ofMonths(byMonth: number[], nth: number, weekdays: readonly number[]): OpenPattern {
+function ofMonths(byMonth: number[], nth: number, weekdays: readonly Weekday[]): OpenPattern {
   const made = {
     ...plainRule('MONTHLY'),
     byMonth,
-    byDay: weekdays.map((weekday) => ({ weekday: weekday as 0, nth: 0 })),
+    byDay: weekdays.map((weekday) => ({ weekday, nth: 0 })),
     bySetPos: [nth],
   };
   return { kind: 'custom', rule: writeRule(made) };
 }
 /** The nth of the days that people work on in a month: a rule that goes beyond the editor's. */
 function nthWorkday(nth: string, interval: string | undefined): OpenPattern {
-  const byDay = [0, 1, 2, 3, 4].map((weekday) => ({ weekday: weekday as 0, nth: 0 }));
+  const byDay = WORKING.map((weekday) => ({ weekday, nth: 0 }));
   const made = {
     ...plainRule('MONTHLY'),
     interval: intervalOf(interval),
@@ -79,10 +83,9 @@ function nthWorkday(nth: string, interval: string | undefined): OpenPattern {
   return { kind: 'custom', rule: writeRule(made) };
 }
 
-const ALL_WEEKDAYS = [0, 1, 2, 3, 4, 5, 6];
-function quarterDays(what: string): readonly number[] {
+function quarterDays(what: string): readonly Weekday[] {
   if (what === 'day') return ALL_WEEKDAYS;
-  return new RegExp(`^${WORKDAY}$`).test(what) ? [0, 1, 2, 3, 4] : [weekdayNamed(what)];
+  return new RegExp(`^${WORKDAY}$`).test(what) ? WORKING : [weekdayNamed(what)];
 }
 
 const ofQuarter = (nth: string, what: string) =>
@@ -312,11 +315,9 @@ export const lastDayWithin = (
 
 /** A daily repeat without some weekdays is one of the others. */
 export function without(pattern: OpenPattern, weekdays: readonly number[]): OpenPattern {
-  const rest = (days: readonly number[]) =>
-    days.filter((day) => !weekdays.includes(day)) as never[];
-  if (pattern.kind === 'daily' && pattern.interval === 1)
-    return weekly(1, rest([0, 1, 2, 3, 4, 5, 6]));
-  if (pattern.kind === 'workdays') return weekly(1, rest([0, 1, 2, 3, 4]));
+  const rest = (days: readonly Weekday[]) => days.filter((day) => !weekdays.includes(day));
+  if (pattern.kind === 'daily' && pattern.interval === 1) return weekly(1, rest(ALL_WEEKDAYS));
+  if (pattern.kind === 'workdays') return weekly(1, rest(WORKING));
   if (pattern.kind === 'weekly') return { ...pattern, weekdays: rest(pattern.weekdays) };
   return pattern;
 }

@@ -66,7 +66,8 @@ export function TaskBar({ at, tasks }: { at: Box; tasks: readonly Task[] }) {
           className="sheet-task-count"
           onClick={() => setListed(true)}
         >
-          {shown.length ? `${left} more` : `${open.length} to do`}
+          <span>{shown.length ? left : open.length}</span>{' '}
+          <span>{shown.length ? 'more' : 'to do'}</span>
         </button>
       )}
       {isListed && (
