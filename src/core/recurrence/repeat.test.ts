@@ -139,6 +139,22 @@ test.each([
   ['FREQ=YEARLY;INTERVAL=4;BYMONTH=2;BYMONTHDAY=29', 'Every 4 years on 29 February'],
   ['FREQ=YEARLY;BYMONTH=3;BYDAY=-1SU', 'On the last Sunday of March each year'],
   ['FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=-1', 'On the last day of February each year'],
+  [
+    'FREQ=MONTHLY;BYMONTH=3,6,9,12;BYDAY=MO,TU,WE,TH,FR;BYSETPOS=-1',
+    'On the last weekday of March, June, September and December each year',
+  ],
+  ['FREQ=MONTHLY;BYMONTH=1,4;BYDAY=1MO', 'On the first Monday of January and April each year'],
+  ['FREQ=MONTHLY;BYMONTH=5;BYDAY=SA;BYSETPOS=-1', 'On the last Saturday of May each year'],
+  ['FREQ=MONTHLY;BYMONTH=6;BYDAY=SA,SU', 'Every Saturday and Sunday in June'],
+  [
+    'FREQ=MONTHLY;INTERVAL=2;BYMONTH=6;BYDAY=1SA',
+    'Every other month, in June, on the first Saturday',
+  ],
+  ['FREQ=YEARLY;BYMONTH=9;BYDAY=SU;BYSETPOS=-1', 'On the last Sunday of September each year'],
+  [
+    'FREQ=YEARLY;BYMONTH=3,9;BYDAY=SU;BYSETPOS=-1',
+    'Every year, in March and September, on Sunday, only the last of these',
+  ],
   ['FREQ=MONTHLY;BYMONTHDAY=-2,-1', 'On the second-to-last day and last day of each month'],
   ['FREQ=YEARLY;BYWEEKNO=1,53;BYDAY=MO', 'Every year, in week 1 and 53 of the year, on Monday'],
   ['FREQ=YEARLY;BYYEARDAY=-1', 'Every year, on the last day of the year'],

@@ -163,6 +163,8 @@ function sayMonthly(rule: Rule, setting: RuleSetting): string | null {
   // In some months of every year: these are dates of the year.
   if (rule.interval === 1 && rule.byMonth.length && rule.byMonthDay.length)
     return sayYearly(rule, setting);
+  if (rule.interval === 1 && hasOnly(rule, 'byDay', 'bySetPos', 'byMonth') && rule.byMonth.length)
+    return sayInMonths(rule, setting);
   if (!hasOnly(rule, 'byDay', 'byMonthDay', 'bySetPos')) return null;
   // A weekday without a number means each of the month's.
   if (rule.interval === 1 && hasOnly(rule, 'byDay') && isPlain(rule.byDay))
@@ -171,6 +173,15 @@ function sayMonthly(rule: Rule, setting: RuleSetting): string | null {
   return (
     day && onDayOf(day, rule.interval, 'month') + (rule.interval > 2 ? '' : ofSomeMonths(rule))
   );
+}
+
+/** "on the last weekday of March and June each year", "every Saturday in June". */
+function sayInMonths(rule: Rule, setting: RuleSetting): string | null {
+  const months = sayMonths(rule.byMonth, setting);
+  if (isPlain(rule.byDay) && !rule.bySetPos.length)
+    return `${sayWeekly({ ...rule, byMonth: [] }, setting.start)!} in ${months}`;
+  const day = rule.byDay.length ? dayInMonth(rule, setting.start) : null;
+  return day && inYears(`${day} of ${months}`, 1);
 }
 
 function sayYearly(rule: Rule, setting: RuleSetting): string | null {
@@ -191,7 +202,9 @@ function sayYearly(rule: Rule, setting: RuleSetting): string | null {
     const each = sayWeekly({ ...rule, byMonth: [] }, setting.start)!;
     return rule.byMonth.length ? `${each} in ${sayMonths(months, setting)}` : each;
   }
-  const day = rule.byMonth.length ? dayInMonth(rule, setting.start) : null;
+  // The nth of all days of a year's months is one day, not one of each.
+  const isOneOfAll = rule.bySetPos.length > 0 && months.length > 1;
+  const day = rule.byMonth.length && !isOneOfAll ? dayInMonth(rule, setting.start) : null;
   return day && inYears(`${day} of ${sayMonths(months, setting)}`, rule.interval);
 }
 
