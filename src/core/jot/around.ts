@@ -32,7 +32,7 @@ export const amount = (count: string, unit: string) =>
 /** So many hours without "for" are a length, and no hour of the day. */
 export const LONGEST_BARE = 4;
 
-const LENGTH_RULES: readonly Rule[] = [
+export const LENGTH_RULES: readonly Rule[] = [
   rule(`${LEAD}${AMOUNT}`, 8, ([n, unit]) => length(amount(n!, unit!), unit!)),
   rule(AMOUNT, 6, ([n, unit]) => length(amount(n!, unit!), unit!)),
   rule(

@@ -1,4 +1,11 @@
-import { lengthReadings, linkReadings, namedRules, placeReadings, zoneReadings } from './around';
+import {
+  LENGTH_RULES,
+  lengthReadings,
+  linkReadings,
+  namedRules,
+  placeReadings,
+  zoneReadings,
+} from './around';
 import { bestReadings } from './best';
 import { bareParts, PART_RULES } from './dayParts';
 import { daySpans } from './dayRanges';
@@ -13,7 +20,7 @@ import type { JotContext, Rule } from './rule';
 import { readingsOf, rule } from './rule';
 import type { JotText } from './text';
 import { textOf } from './text';
-import { bareTimes, stretches, TIME_RULES } from './times';
+import { BARE_RULES, bareTimes, stretches, TIME_RULES } from './times';
 import { civilDate, dayNumber, dayOfWall } from '../time/civil';
 import { MONTH, monthNamed } from './vocabulary';
 
@@ -60,6 +67,24 @@ function untilReadings({ text, starts }: JotText, days: readonly Reading[]): Rea
         : [],
     );
   });
+}
+
+/** The rules that no setting changes. */
+const FIXED_RULES: readonly Rule[] = [
+  ...[...DAY_RULES, ...REPEAT_RULES, ...EXCEPT_RULES, ...TIME_RULES, ...PART_RULES, ...END_RULES],
+  ...[...UNTIL_MONTH, ...REMINDER_RULES, ...EXTRA_RULES, ...LENGTH_RULES, ...BARE_RULES],
+];
+
+/**
+ * Makes the expressions of the grammar, one at each step. They are made when they are first asked
+ * for in any case, all by the first letter of a first line: done before, that letter need not wait.
+ */
+export function* expressionsMade(): Generator<void> {
+  for (const { pattern } of FIXED_RULES) {
+    pattern.lastIndex = 0;
+    pattern.exec('');
+    yield;
+  }
 }
 
 /** Everything that the words of a line may mean. */

@@ -55,7 +55,7 @@ export const TIME_RULES: readonly Rule[] = [
 ];
 
 /** Times that are only numbers: they count beside a day. */
-const BARE_RULES: readonly Rule[] = [
+export const BARE_RULES: readonly Rule[] = [
   rule(`${ABOUT}?${CLOCK}(?:-?ish)?`, 4, (groups) => {
     const time = isYear(groups) ? null : typed(groups);
     // "0" and "24" are no hours that anybody types alone.

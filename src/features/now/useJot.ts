@@ -1,7 +1,8 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { onClock } from '@/core/editing/drafting';
 import type { Jot, ReadJot } from '@/core/jot/jot';
 import { readJot } from '@/core/jot/jot';
+import { expressionsMade } from '@/core/jot/readings';
 import type { Span } from '@/core/layout/drag';
 import type { Calendar } from '@/core/model/calendar';
 import { daytimeOf } from '@/core/model/workweek';
@@ -13,6 +14,7 @@ import { useNow } from '@/data/now';
 import { usePeople } from '@/data/people';
 import type { Preferences } from '@/data/preferences';
 import { useCategories, useNamedDays } from '@/data/queries';
+import { whileIdle } from '@/ui/whileIdle';
 
 interface Setting {
   /** The day (day number) that a line without a date means. */
@@ -52,6 +54,7 @@ const spanSaid = ({ start, end, wholeDay, lasts }: Jot): Span => ({
 export function useJot(line: string, setting: Setting): ChosenJot {
   const { clock } = setting.preferences;
   const read = useReadJot(line, setting);
+  useEffect(() => whileIdle(expressionsMade()), []);
   // Another line is understood anew.
   const [otherOf, setOtherOf] = useState<string | null>(null);
   const isOther = read.other !== null && otherOf === line;
