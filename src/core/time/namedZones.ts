@@ -1,5 +1,7 @@
+import { HOUR, MINUTE } from './civil';
+import { MORE_PLACES } from './morePlaces';
 import { cityOf, PLACES, zonesToChoose } from './zoneNames';
-import { isKnownZone } from './zones';
+import { isKnownZone, offsetAt } from './zones';
 
 /** Abbreviations as people type them behind a time, with the zone whose clock they mean. */
 const ABBREVIATED: Readonly<Record<string, string>> = {
@@ -44,6 +46,14 @@ const ABBREVIATED: Readonly<Record<string, string>> = {
   aedt: 'Australia/Sydney',
   nzst: 'Pacific/Auckland',
   nzdt: 'Pacific/Auckland',
+  eastern: 'America/New_York',
+  central: 'America/Chicago',
+  mountain: 'America/Denver',
+  pacific: 'America/Los_Angeles',
+  atlantic: 'America/Halifax',
+  'central european': 'Europe/Berlin',
+  'eastern european': 'Europe/Helsinki',
+  'western european': 'Europe/Lisbon',
 };
 
 const plain = (name: string) =>
@@ -72,7 +82,39 @@ function fixedZone(offset: string): string | null {
 /** The zone that people mean by "Osaka", "JST" or "UTC+2"; null when it is none. */
 export function zoneNamed(name: string): string | null {
   const wanted = plain(name);
-  const [, offset] = /^(?:utc|gmt)([+-]\d{1,2})$/.exec(wanted) ?? [];
+  const [, offset] = /^(?:utc|gmt)\s*([+-]\d{1,2})(?::?00)?$/.exec(wanted) ?? [];
   if (offset !== undefined) return fixedZone(offset);
   return ABBREVIATED[wanted] ?? zonesByPlace().get(wanted) ?? null;
+}
+
+/** A zone described as programs for offices do: its offset, then places or a name of its time. */
+const DESCRIBED = /^\((?:utc|gmt)\s*(?:([+-])(\d{1,2}):?(\d{2}))?\)\s*(.+)$/i;
+/** A winter's and a summer's day, in either half of the world. */
+const SEASONS = [Date.UTC(2026, 0, 15), Date.UTC(2026, 6, 15)];
+
+const namedOrPlace = (name: string): string | null =>
+  zoneNamed(name) ??
+  Object.entries(MORE_PLACES).find(([, places]) =>
+    places.split(', ').some((place) => plain(place) === plain(name)),
+  )?.[0] ??
+  null;
+
+/**
+ * The zone of a description like "(UTC+01:00) Amsterdam, Berlin, Bern": the first of its places that
+ * is known and keeps that offset in one of its seasons. Null where none does, or it is no description.
+ */
+export function zoneDescribed(description: string): string | null {
+  const [, sign, hours, minutes, said] = DESCRIBED.exec(description.trim()) ?? [];
+  if (said === undefined) return null;
+  const offset =
+    (sign === '-' ? -1 : 1) * (Number(hours ?? 0) * HOUR + Number(minutes ?? 0) * MINUTE);
+  for (const part of said.split(',')) {
+    const name = part
+      .replace(/\(.*?\)/g, '')
+      .replace(/\btime\b/i, '')
+      .trim();
+    const zone = namedOrPlace(name);
+    if (zone && SEASONS.some((at) => offsetAt(at, zone) === offset)) return zone;
+  }
+  return null;
 }

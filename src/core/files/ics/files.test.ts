@@ -268,6 +268,11 @@ test('zones are known by Windows names and by how they behave; others float and 
     read(wrap(...vevent('UID:a', `DTSTART;TZID=${tzid}:20260720T090000`))).events[0]!.start;
   expect(at('Tokyo Standard Time')).toMatchObject({ zone: 'Asia/Tokyo' });
   expect(at('/maker.example/2026_1/Europe/Lisbon')).toMatchObject({ zone: 'Europe/Lisbon' });
+  expect(at('"(UTC-05:00) Eastern Time (US & Canada)"')).toMatchObject({
+    zone: 'America/New_York',
+  });
+  expect(at('US-Eastern')).toMatchObject({ zone: 'US/Eastern' });
+  expect(at('"UTC+05:00"')).toMatchObject({ zone: 'Etc/GMT-5' });
   const lost = read(wrap(...vevent('UID:a', 'DTSTART;TZID=Harbour:20260720T090000')));
   expect(lost.events[0]!.start).toEqual({ kind: 'floating', local: '2026-07-20T09:00:00' });
   expect(lost.notes[0]).toContain('Harbour');

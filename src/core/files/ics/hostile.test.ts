@@ -51,13 +51,21 @@ test.each([
     ['RRULE:FREQ=DAILY', 'DTEND:40211124T090000Z'],
     '“Odd” stays out: it lasts longer than 50 years',
   ],
-  ['an added date that there is not', ['RDATE:20261399T000000Z'], /“Odd” stays out: No such date/],
+  [
+    'an added date that there is not',
+    ['RDATE:20261399T000000Z'],
+    '“Odd” stays out: an added date “20261399T000000Z” is no date or time',
+  ],
   [
     'a date of its series that there is not',
     ['RECURRENCE-ID:99999999T999999Z'],
-    /“Odd” stays out: No such time/,
+    '“Odd” stays out: the date of its series “99999999T999999Z” is no date or time',
   ],
-  ['a length beyond all years', ['DURATION:P99999999999D'], /“Odd” stays out: Not a date/],
+  [
+    'a length beyond all years',
+    ['DURATION:P99999999999D'],
+    '“Odd” stays out: it lasts longer than 50 years',
+  ],
 ])('an entry with %s stays out by name, and the others come in', (_what, lines, said) => {
   const contents = read(entry(...lines));
   expect(titles(contents)).toEqual(['Sound']);
@@ -91,5 +99,22 @@ test.each(['20261341', '2026', '00000000'])(
     expect(read(file(...task)).tasks).toMatchObject([
       { title: 'Order', status: 'open', due: null },
     ]);
+  },
+);
+
+test('a start that is none is told of by its words', () => {
+  const odd = ['BEGIN:VEVENT', 'UID:a', 'SUMMARY:Odd', 'DTSTART:2026-13-45T09:00', 'END:VEVENT'];
+  const sound = ['BEGIN:VEVENT', 'UID:b', 'SUMMARY:Sound', START, 'END:VEVENT'];
+  expect(read(file(...odd, ...sound)).skipped).toEqual([
+    { line: 2, what: '“Odd” stays out: its start “2026-13-45T09:00” is no date or time' },
+  ]);
+});
+
+test.each(['in the evening', '19970701T10300Z', '20261301'])(
+  'an end “%s” is left out, and told',
+  (end) => {
+    const contents = read(entry(`DTEND:${end}`));
+    expect(contents.events[0]).toMatchObject({ title: 'Odd', end: contents.events[0]!.start });
+    expect(contents.notes).toEqual(['Line 2: “Odd”: its end is no date or time and was left out.']);
   },
 );

@@ -1,5 +1,6 @@
 import ICAL from 'ical.js';
 import type { JcalComponent, JcalProperty } from '../../model/common';
+import { mendLines } from './mendLines';
 import type { RawComponent, RawLine } from './scan';
 
 /** Something in a file that was left out or read differently, for the person. */
@@ -104,7 +105,7 @@ function isReadable(line: RawLine): boolean {
 /** Parses a raw component. One bad line doesn't spoil the rest: it is named in `bad`. */
 export function parseComponent(component: RawComponent): ParsedComponent {
   const rules: string[] = [];
-  const lines = component.lines.filter((line) => {
+  const lines = mendLines(component.lines).filter((line) => {
     const rule = RULE_LINE.exec(line.text);
     if (rule) rules.push(rule[1]!.trim());
     return !rule;

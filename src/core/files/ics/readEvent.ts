@@ -16,11 +16,11 @@ import type { AgendaPoint, EventField, FileField } from '../../model/eventFields
 import { DATE_CONTENT, FILE_FIELDS, GIVEN_FIELDS } from '../../model/eventFields';
 import { parseRule } from '../../recurrence/rule';
 import { readAlarms } from '../../reminders/alarms';
-import { DAY, parseLocal } from '../../time/civil';
+import { parseLocal } from '../../time/civil';
 import type { EpochMs } from '../../time/units';
 import type { ParsedComponent } from './jcal';
 import { property, textValue } from './jcal';
-import { dateKeyFor, readSpan, readTimes } from './readTimes';
+import { assertLength, dateKeyFor, readSpan, readTimes } from './readTimes';
 import type { FileZones } from './zoneOfFile';
 
 /** An event of a file: everything but the ids that it gets when it is kept. */
@@ -281,16 +281,8 @@ export function readEvent(
     },
     now,
   );
-  assertBounds(draft);
+  assertLength(durationOf(draft));
   return { draft, note };
-}
-
-/** The longest that an event lasts, in ms. */
-const LONGEST = 50 * 366 * DAY;
-
-/** @throws RangeError for an event that no calendar could show. */
-function assertBounds(draft: CalendarEvent): void {
-  if (durationOf(draft) > LONGEST) throw new RangeError('it lasts longer than 50 years');
 }
 
 /** Whether a file says anything with a field's value. */

@@ -14,6 +14,7 @@ import { readTask } from './readTask';
 import { dateKeyFor } from './readTimes';
 import type { RawComponent } from './scan';
 import { FileError, scanComponents } from './scan';
+import { faultyTime } from './faultyTimes';
 import { FileZones } from './zoneOfFile';
 
 /** One date of a series that is elsewhere; the draft can also stand by itself. */
@@ -68,6 +69,9 @@ const MOST_CHANGED = 5000;
 const MOST_OWN_DATES = 20_000;
 /** Messages that speak of an event and are none (RFC 5546 §1.4). */
 const PROPOSALS: ReadonlySet<string> = new Set(['COUNTER', 'DECLINECOUNTER', 'REFRESH']);
+/** A rule of what a rule leaves out, which the standard has given up (RFC 5545 §A.3). */
+const NO_EXRULE =
+  'a rule of dates that it leaves out (EXRULE) is kept and not followed, so that these dates are shown';
 /** Properties without which an event says something else than it should. */
 const ESSENTIAL = /^(DTSTART|DTEND|DURATION|RRULE|RDATE|EXDATE|RECURRENCE-ID|UID)\b/i;
 const FILE_PROPERTIES = new Set([
@@ -189,7 +193,7 @@ class Reader {
     } catch (error) {
       if (!isReadError(error)) throw error;
       const title = textValue(parsed.jcal, 'summary');
-      this.leaveOut(component.line, `The task “${title}” stays out: ${error.message}`);
+      this.leaveOut(component.line, `The task “${title}” stays out: ${faultOf(error, component)}`);
     }
   }
 
@@ -226,14 +230,17 @@ class Reader {
       // The ids that stand in for the check are written over when the draft is kept: taking them
       // out again would copy every field of every event.
       const checked: EventDraft = checkRecord('event', draft);
-      if (note) this.contents.notes.push(`Line ${component.line}: ${named}: ${note}.`);
+      const tell = (what: string) =>
+        this.contents.notes.push(`Line ${component.line}: ${named}: ${what}.`);
+      if (note) tell(note);
+      if (property(parsed.jcal, 'exrule')) tell(NO_EXRULE);
       const recurrenceId = recurrence ? property(parsed.jcal, 'recurrence-id') : undefined;
       if (this.contents.method)
         this.contents.stamps.set(checked, epochOf(parsed.jcal, 'dtstamp') ?? checked.updated);
       this.entries.push({ line: component.line, recurrenceId, uid, draft: checked, recurrence });
     } catch (error) {
       if (!isReadError(error)) throw error;
-      this.leaveOut(component.line, `${named} stays out: ${error.message}`);
+      this.leaveOut(component.line, `${named} stays out: ${faultOf(error, component)}`);
     }
   }
 
@@ -310,6 +317,10 @@ function looseDate(entry: ReadEntry, isOwnFile: boolean): LooseDate {
 function isReadError(error: unknown): error is Error {
   return error instanceof RangeError || error instanceof RuleError || error instanceof RecordError;
 }
+
+/** Why an entry can't be read: the words of its file say more than what was made of them. */
+const faultOf = (error: Error, { lines }: RawComponent): string =>
+  (error instanceof RangeError ? faultyTime(lines) : null) ?? error.message;
 
 /**
  * Reads the text of an iCalendar file, giving others a turn after each batch. Entries that are

@@ -23,6 +23,20 @@ function timeFrom(value: string, tzid: string | undefined, zones: FileZones): Ev
     : { kind: 'zoned', local: normal, zone };
 }
 
+/** A time that exists; null where the words of a file are none. */
+function timeIfAny(value: string, tzid: string | undefined, zones: FileZones): EventTime | null {
+  try {
+    const time = timeFrom(value, tzid, zones);
+    wallOf(time);
+    return time;
+  } catch (error) {
+    if (error instanceof RangeError) return null;
+    throw error;
+  }
+}
+
+const NO_END = 'its end is no date or time and was left out';
+
 function tzidOf(prop: JcalProperty): string | undefined {
   const tzid = prop[1]['tzid'];
   return typeof tzid === 'string' ? tzid : undefined;
@@ -31,9 +45,21 @@ function tzidOf(prop: JcalProperty): string | undefined {
 /** A duration; one that can't be read has no length. */
 const readDuration = (text: string) => parseDuration(text) ?? { days: 0, ms: 0 };
 
-/** The time a duration after another. */
+/** The longest that an event lasts, in ms. */
+const LONGEST = 50 * 366 * DAY;
+
+/** @throws RangeError for a length (ms) that no calendar could show. */
+export function assertLength(length: number): void {
+  if (length > LONGEST) throw new RangeError('it lasts longer than 50 years');
+}
+
+/**
+ * The time a duration after another.
+ * @throws RangeError where it is too long.
+ */
 export function addDuration(start: EventTime, text: string): EventTime {
   const { days, ms } = readDuration(text);
+  assertLength(days * DAY + ms);
   if (start.kind === 'date') {
     const whole = days + Math.ceil(ms / DAY);
     return { kind: 'date', date: formatDate(dayOf(start) + Math.max(1, whole)) };
@@ -61,9 +87,9 @@ export function readSpan(
   const duration = property(component, 'duration')?.[3];
   let end: EventTime;
   if (typeof dtend?.[3] === 'string') {
-    const given = timeFrom(dtend[3], tzidOf(dtend), zones);
+    const given = timeIfAny(dtend[3], tzidOf(dtend), zones);
+    if (!given) return { start, end: addDuration(start, 'PT0S'), note: NO_END };
     end = matchKind(start, given);
-    wallOf(end);
   } else {
     const length = typeof duration === 'string' ? duration : 'PT0S';
     end = addDuration(start, length);

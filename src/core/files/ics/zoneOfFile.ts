@@ -1,6 +1,7 @@
 import { expandRule } from '../../recurrence/expandRule';
 import { parseRule, RuleError } from '../../recurrence/rule';
 import { DAY, dayNumber, HOUR } from '../../time/civil';
+import { zoneDescribed, zoneNamed } from '../../time/namedZones';
 import { WINDOWS_ZONES } from '../../time/windowsZones';
 import { isKnownZone, offsetAt } from '../../time/zones';
 import type { WallMs } from '../../time/units';
@@ -134,13 +135,18 @@ function nameWithin(tzid: string): string | null {
 
 /**
  * Understands a TZID: as an IANA name, one within a longer name, the name that Windows gives a
- * zone, or by comparing how the file's VTIMEZONE behaves with every known zone. What is still
- * unknown floats, and says so.
+ * zone, by comparing how the file's VTIMEZONE behaves with every known zone, or as people describe one.
+ * What is still unknown floats, and says so.
  */
 function resolveZone(tzid: string, definition: RawComponent | undefined): FileZone {
   if (isKnownZone(tzid)) return { zone: tzid };
   const location = definition ? rawValue(definition, 'X-LIC-LOCATION') : '';
-  const named = nameWithin(tzid) ?? WINDOWS_ZONES[tzid] ?? nameWithin(location);
+  const named =
+    nameWithin(tzid) ??
+    WINDOWS_ZONES[tzid] ??
+    nameWithin(location) ??
+    // "America-Chicago"
+    nameWithin(tzid.replace('-', '/'));
   if (named && isKnownZone(named)) return { zone: named };
   const alike = definition ? zoneThatBehavesLike(observances(definition)) : null;
   if (alike) {
@@ -148,6 +154,10 @@ function resolveZone(tzid: string, definition: RawComponent | undefined): FileZo
       zone: alike,
       note: `The time zone “${tzid}” is read as ${alike}, whose clocks agree.`,
     };
+  }
+  const described = zoneDescribed(tzid) ?? zoneNamed(tzid);
+  if (described) {
+    return { zone: described, note: `The time zone “${tzid}” is read as ${described}.` };
   }
   return {
     zone: null,
