@@ -1,4 +1,5 @@
 import { zoneNamed } from '../time/namedZones';
+import { ANY } from './beginnings';
 import { findLinks } from './links';
 import type { Meaning, Reading } from './meanings';
 import type { JotContext, Rule } from './rule';
@@ -99,6 +100,7 @@ export function namedRules({
 }: Pick<JotContext, 'calendars' | 'categories'>): Rule[] {
   const named = (source: string, weight: number, meaning: Meaning): Rule => ({
     pattern: new RegExp(`${source}(?=$|[\\s,.;#)])`, 'yu'),
+    begins: ANY,
     weight,
     read: () => meaning,
   });
@@ -191,6 +193,15 @@ const ABBREVIATION: readonly Rule[] = [
   rule('(\\p{L}{2,5})', 8, ([name]) => zone(name!)),
 ];
 
+/** Where what stands before the blanks before a place ends. */
+function behindBlanks(text: string, at: number): number {
+  let end = at;
+  while (/\s/.test(text[end - 1] ?? '')) end--;
+  return end;
+}
+
+const SAYS_TIME = /\btime\b/;
+
 /** "Osaka time" anywhere, and abbreviations right after a time. */
 export function zoneReadings(
   text: JotText,
@@ -198,10 +209,9 @@ export function zoneReadings(
   context: JotContext,
 ): Reading[] {
   const ends = new Set(times.map(({ to }) => to));
-  const afterTime = readingsOf(text, ABBREVIATION, context).filter(({ from, meaning }) => {
-    let i = from;
-    while (/\s/.test(text.text[i - 1] ?? '')) i--;
-    return meaning.kind === 'zone' && ends.has(i);
-  });
-  return [...readingsOf(text, CITY_TIME, context), ...afterTime];
+  const heads = text.heads.filter((at) => ends.has(behindBlanks(text.text, at)));
+  return [
+    ...(SAYS_TIME.test(text.text) ? readingsOf(text, CITY_TIME, context) : []),
+    ...readingsOf({ ...text, heads }, ABBREVIATION, context),
+  ];
 }

@@ -1,3 +1,4 @@
+import { ANY } from './beginnings';
 import type { JotContext, Rule } from './rule';
 
 /** A name as it may stand in a line: whole, or the first name where only one goes by it. */
@@ -30,6 +31,7 @@ export function guestRules({ people = [] }: Pick<JotContext, 'people'>): Rule[] 
   const one = new RegExp(any, 'gu');
   return [
     {
+      begins: ANY,
       pattern: new RegExp(
         `(?:with|w/)\\s+((?:${any})(?:(?:\\s*,\\s*(?:and\\s+)?|\\s+and\\s+|\\s*&\\s*)(?:${any}))*)(?=$|[\\s,.;!?)])`,
         'yu',

@@ -69,10 +69,13 @@ function untilReadings({ text, starts }: JotText, days: readonly Reading[]): Rea
   });
 }
 
+const REPEATS: readonly Rule[] = [...REPEAT_RULES, ...EXCEPT_RULES];
+const BESIDES: readonly Rule[] = [...END_RULES, ...UNTIL_MONTH, ...REMINDER_RULES, ...EXTRA_RULES];
+
 /** The rules that no setting changes. */
-const FIXED_RULES: readonly Rule[] = [
-  ...[...DAY_RULES, ...REPEAT_RULES, ...EXCEPT_RULES, ...TIME_RULES, ...PART_RULES, ...END_RULES],
-  ...[...UNTIL_MONTH, ...REMINDER_RULES, ...EXTRA_RULES, ...LENGTH_RULES, ...BARE_RULES],
+export const FIXED_RULES: readonly Rule[] = [
+  ...[...DAY_RULES, ...REPEATS, ...TIME_RULES, ...PART_RULES],
+  ...[...BESIDES, ...LENGTH_RULES, ...BARE_RULES],
 ];
 
 /**
@@ -90,8 +93,8 @@ export function* expressionsMade(): Generator<void> {
 /** Everything that the words of a line may mean. */
 function allReadings(text: JotText, context: JotContext): Reading[] {
   const find = (rules: readonly Rule[]) => readingsOf(text, rules, context);
-  const days = find([...DAY_RULES, ...namedDayRules(context)]);
-  const repeats = find([...REPEAT_RULES, ...EXCEPT_RULES]);
+  const days = [...find(DAY_RULES), ...find(namedDayRules(context))];
+  const repeats = find(REPEATS);
   const times = find(TIME_RULES);
   const parts = [...find(PART_RULES), ...bareParts(text, [...days, ...repeats], context)];
   const bare = bareTimes(text, [...days, ...repeats, ...parts], context);
@@ -104,14 +107,8 @@ function allReadings(text: JotText, context: JotContext): Reading[] {
     ...bare,
     ...stretches(text, [...days, ...times], context),
     ...untilReadings(text, days),
-    ...find([
-      ...END_RULES,
-      ...UNTIL_MONTH,
-      ...REMINDER_RULES,
-      ...EXTRA_RULES,
-      ...namedRules(context),
-      ...guestRules(context),
-    ]),
+    ...find(BESIDES),
+    ...find([...namedRules(context), ...guestRules(context)]),
     ...lengthReadings(text, context),
     ...zoneReadings(text, [...times, ...bare, ...days], context),
     ...placeReadings(text),

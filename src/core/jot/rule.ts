@@ -1,5 +1,7 @@
 import type { Weekday } from '../time/civil';
 import type { DayNumber, WallMs } from '../time/units';
+import type { Beginnings } from './beginnings';
+import { beginningOf, beginningsOf } from './beginnings';
 import type { Meaning, Reading } from './meanings';
 import type { JotText } from './text';
 
@@ -29,6 +31,8 @@ export type Groups = readonly (string | undefined)[];
 /** A way to say something: an expression, and what its groups mean; null when they mean nothing. */
 export interface Rule {
   pattern: RegExp;
+  /** With which signs it can begin. */
+  begins: Beginnings;
   weight: number;
   read(groups: Groups, context: JotContext): Meaning | null;
 }
@@ -42,7 +46,11 @@ export function rule(
   read: (groups: Groups, context: JotContext) => Meaning | null,
 ): Rule {
   let made: RegExp | null = null;
+  let begins: Beginnings | null = null;
   return {
+    get begins() {
+      return (begins ??= beginningsOf(source));
+    },
     // Reading the expressions takes longer than all else of a start, where often nothing is typed.
     get pattern() {
       return (made ??= new RegExp(`${source}${END}`, 'yu'));
@@ -52,21 +60,26 @@ export function rule(
   };
 }
 
-/** Whether something can begin here: after a blank, a bracket or a sign that parts, but not in "1:30". */
-const canBegin = (text: string, at: number) =>
-  at === 0 ||
-  (/[\s(,;:!?]/.test(text[at - 1]!) && !/\d:$/.test(text.slice(Math.max(0, at - 2), at)));
+/** Rules that stay the same from line to line, by the sign that what they match can begin with. */
+const indexes = new WeakMap<readonly Rule[], (readonly Rule[])[]>();
+
+/** Those of some rules that can begin with a sign (its one bit). */
+function beginningWith(rules: readonly Rule[], sign: Beginnings): readonly Rule[] {
+  let index = indexes.get(rules);
+  if (!index) indexes.set(rules, (index = []));
+  const at = Math.clz32(sign);
+  return (index[at] ??= rules.filter(({ begins }) => (begins & sign) !== 0));
+}
 
 /** Everything that the rules find in a text. */
 export function readingsOf(
-  { text, starts }: Pick<JotText, 'text' | 'starts'>,
+  { text, heads }: Pick<JotText, 'text' | 'heads'>,
   rules: readonly Rule[],
   context: JotContext,
 ): Reading[] {
   const readings: Reading[] = [];
-  for (const from of starts.slice(0, -1)) {
-    if (!canBegin(text, from)) continue;
-    for (const { pattern, weight, read } of rules) {
+  for (const from of heads) {
+    for (const { pattern, weight, read } of beginningWith(rules, beginningOf(text, from))) {
       pattern.lastIndex = from;
       const found = pattern.exec(text);
       const meaning = found && read(found.slice(1), context);

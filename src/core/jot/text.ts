@@ -8,6 +8,8 @@ export interface JotText {
   origin: readonly number[];
   /** Where its words, numbers and signs begin, and its end. */
   starts: readonly number[];
+  /** Those of them at which something can be said: after a blank, a bracket or a sign that parts. */
+  heads: readonly number[];
 }
 
 /** Words that are mended when they are typed nearly right. Short ones are too near to others. */
@@ -72,6 +74,16 @@ function mended(word: string): string {
   );
 }
 
+const PARTING = ' (,;:!?';
+const isDigit = (sign: string | undefined) => sign !== undefined && sign >= '0' && sign <= '9';
+
+/** Whether something can begin here, which "30" does not in "1:30". */
+function canBegin(text: string, at: number): boolean {
+  if (at === 0) return true;
+  const before = text[at - 1]!;
+  return PARTING.includes(before) && !(before === ':' && isDigit(text[at - 2]));
+}
+
 /** Makes a line ready to be read. */
 export function textOf(line: string): JotText {
   let text = '';
@@ -90,5 +102,6 @@ export function textOf(line: string): JotText {
   origin.push(line.length);
   text = text.replaceAll(STAMP, ' ');
   const starts = [...text.matchAll(/[\p{L}\p{N}']+|[^\s\p{L}\p{N}']/gu)].map(({ index }) => index);
-  return { line, text, origin, starts: [...starts, text.length] };
+  const heads = starts.filter((at) => canBegin(text, at));
+  return { line, text, origin, starts: [...starts, text.length], heads };
 }
