@@ -80,7 +80,9 @@ export function ZonePicker(props: Props) {
   const { label, placeholder, zone, hourCycle, at, onChoose, other } = props;
   const [typed, setTyped] = useState<string | null>(null);
   const now = useNow();
-  const { data: entries } = useZones(typed !== null);
+  // They take a moment the first time: who comes to the field will type.
+  const [isWanted, setWanted] = useState(false);
+  const { data: entries } = useZones(isWanted);
   const wanted = typed?.trim() ?? '';
   const found = wanted && entries ? searchZones(entries, wanted, OFFERED) : [];
   // What was found comes into sight, in a panel as in a page.
@@ -107,7 +109,10 @@ export function ZonePicker(props: Props) {
         placeholder={placeholder ?? 'City, abbreviation or offset, such as +9'}
         // What is typed takes the place of what is chosen.
         selectTextOnFocus
-        onFocus={() => setLeft(false)}
+        onFocus={() => {
+          setLeft(false);
+          setWanted(true);
+        }}
         onBlur={() => {
           setLeft(true);
           if (typed?.trim() === '') setTyped(null);
