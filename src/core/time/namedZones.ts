@@ -1,5 +1,6 @@
 import { HOUR, MINUTE } from './civil';
 import { MORE_PLACES } from './morePlaces';
+import { WINDOWS_ZONES } from './windowsZones';
 import { cityOf, PLACES, zonesToChoose } from './zoneNames';
 import { isKnownZone, offsetAt } from './zones';
 
@@ -118,3 +119,7 @@ export function zoneDescribed(description: string): string | null {
   }
   return null;
 }
+
+/** The zone of a name as files give it: of the IANA, of Windows, as people say it, or a description. */
+export const zoneKnownAs = (name: string): string | null =>
+  isKnownZone(name) ? name : (WINDOWS_ZONES[name] ?? zoneNamed(name) ?? zoneDescribed(name));

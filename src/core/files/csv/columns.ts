@@ -1,5 +1,6 @@
 import { parseClock } from '../../jot/clock';
 import { readDate } from './dates';
+import { readStretch } from './moments';
 
 /** What a column of a table file can mean. */
 export const COLUMN_MEANINGS = {
@@ -16,6 +17,7 @@ export const COLUMN_MEANINGS = {
   categories: 'Categories',
   availability: 'Availability',
   calendar: 'Calendar',
+  zone: 'Time zone',
 } as const;
 
 export type ColumnMeaning = keyof typeof COLUMN_MEANINGS;
@@ -26,6 +28,7 @@ export type ColumnMap = Partial<Record<ColumnMeaning, number>>;
 /** Words of column names, the surest first. */
 const GUESSES: [ColumnMeaning, RegExp][] = [
   ['startDate', /^(start|begin|from|first).*(date|day)|^date$|^day$|^start$|^from$|^when$/],
+  ['zone', /time ?zone|^zone$|^tz$|^tzid$/],
   ['startTime', /^(start|begin|from).*time|^time$|^at$/],
   ['endDate', /^(end|finish|until|to|last).*(date|day)|^end$|^until$|^to$/],
   ['endTime', /^(end|finish|until|to).*time/],
@@ -46,7 +49,10 @@ const plainName = (name: string) =>
     .replaceAll(/[_\s-]+/g, ' ')
     .trim();
 
-const isTime = (cell: string) => parseClock(cell) !== null;
+const isTime = (cell: string) => {
+  const stretch = readStretch(cell, 'day', 'UTC');
+  return parseClock(cell) !== null || (stretch !== null && stretch.from.day === null);
+};
 const isDate = (cell: string) =>
   !isTime(cell) && (readDate(cell, 'day') ?? readDate(cell, 'month')) !== null;
 
@@ -56,9 +62,37 @@ function holdsTimes(at: number, rows: readonly (readonly string[])[]): boolean {
   return cells.some(isTime) && !cells.some(isDate);
 }
 
+/** What is in the columns that no name tells of: a first one with days, times of the day, and words. */
+function guessByCells(map: ColumnMap, rows: readonly (readonly string[])[]): ColumnMap {
+  const width = Math.max(0, ...rows.map(({ length }) => length));
+  const free = Array.from({ length: width }, (_, i) => i).filter(
+    (i) => !Object.values(map).includes(i),
+  );
+  const cellsOf = (at: number) => rows.map((row) => (row[at] ?? '').trim()).filter(Boolean);
+  const isAll = (at: number, is: (cell: string) => boolean) =>
+    cellsOf(at).length > 0 && cellsOf(at).every(is);
+  const found: ColumnMap = {};
+  const [firstDays, lastDays] = free.filter((at) => isAll(at, isDate));
+  const [firstTimes, lastTimes] = free.filter((at) => isAll(at, isClock));
+  if (map.startDate === undefined && firstDays !== undefined) {
+    found.startDate = firstDays;
+    if (map.endDate === undefined) found.endDate = lastDays;
+    if (map.startTime === undefined) found.startTime = firstTimes;
+    if (map.endTime === undefined) found.endTime = lastTimes;
+  }
+  if (map.title === undefined) {
+    const isWords = (cell: string) => !isDate(cell) && !isTime(cell) && /\p{L}/u.test(cell);
+    found.title = free.find((at) => isAll(at, isWords));
+  }
+  return Object.fromEntries(Object.entries(found).filter(([, at]) => at !== undefined));
+}
+/** Times that no number can be taken for. */
+const isClock = (cell: string) => isTime(cell) && !/^\d+$/.test(cell);
+
 /**
  * What the names of columns tell of their meaning, and some rows under them: "Start" may be a date or
- * a time. Each column means one thing, each thing is meant once.
+ * a time, and what has no known name may show what it is. Each column means one thing, each thing is
+ * meant once.
  */
 export function guessColumns(
   columns: readonly string[],
@@ -84,7 +118,7 @@ export function guessColumns(
     map[meaning] = at;
     taken.add(at);
   }
-  return map;
+  return { ...map, ...guessByCells(map, rows) };
 }
 
 /** Names under which a table's columns are remembered: all of them, in order. */

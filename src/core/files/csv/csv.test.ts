@@ -306,3 +306,79 @@ test('whole days that end before they begin stay out', () => {
     { line: 2, what: '“Fair” stays out: the last day is before the first.' },
   ]);
 });
+
+/** Titles with their times of a table whose columns were guessed by their names and cells. */
+function guessed(text: string): string[] {
+  const table = readTable(text);
+  const columns = guessColumns(
+    table.columns,
+    table.rows.map(({ cells }) => cells),
+  );
+  const { events, skipped } = read(text, { columns });
+  return [
+    ...events.map(({ title, start, end }) =>
+      [start, end].reduce(
+        (said, time) => `${said} ${time.kind === 'date' ? time.date : time.local.slice(0, 16)}`,
+        title,
+      ),
+    ),
+    ...skipped.map(({ line, what }) => `${line}: ${what}`),
+  ];
+}
+
+test.each([
+  [
+    'names in another tongue',
+    'Betreff;Beginn;Ende\nFair;24.11.2026 09:00;24.11.2026 10:00',
+    ['Fair 2026-11-24T09:00 2026-11-24T10:00'],
+  ],
+  [
+    'no names at all',
+    'Fair,24/11/2026,9:00,10:00\nTalk,25/11/2026,9:00,10:00',
+    ['Fair 2026-11-24T09:00 2026-11-24T10:00', 'Talk 2026-11-25T09:00 2026-11-25T10:00'],
+  ],
+  [
+    'a line that says the separator',
+    'sep=|\nTitle|Date\nA;B|24/11/2026',
+    ['A;B 2026-11-24 2026-11-25'],
+  ],
+  [
+    'times and days from one to another in a cell',
+    'Event,Date\nFair,24/11/2026 - 26/11/2026\nTalk,24/11/2026 9:00-10:30',
+    ['Fair 2026-11-24 2026-11-27', 'Talk 2026-11-24T09:00 2026-11-24T10:30'],
+  ],
+  [
+    'a column of hours from one to another',
+    'What\tWhen\tTime\nTalk\t24/11/2026\t9:00-10:30\nWalk\t24/11/2026\t9',
+    ['Talk 2026-11-24T09:00 2026-11-24T10:30', 'Walk 2026-11-24T09:00 2026-11-24T09:30'],
+  ],
+  [
+    'instants of any offset',
+    'title,start,end\nA,2026-07-24T09:00:00Z,2026-07-24T10:00:00Z\nB,2026-11-24T09:00:00+01:00,2026-11-24T10:00:00+01:00',
+    ['A 2026-07-24T10:00 2026-07-24T11:00', 'B 2026-11-24T08:00 2026-11-24T09:00'],
+  ],
+  [
+    'lengths as devices write them',
+    'Title,Date,Time,Length\nA,24/11/2026,9:00,PT45M\nB,24/11/2026,9:00,P',
+    ['A 2026-11-24T09:00 2026-11-24T09:45', '3: “B” stays out: “P” is not a length.'],
+  ],
+])('%s', (_what, text, said) => expect(guessed(text)).toEqual(said));
+
+test('a row may say the zone that its times are on', () => {
+  const text =
+    'Title,Date,Start,Time zone\nA,24/11/2026,9:00,America/Halifax\nB,24/11/2026,9:00,Osaka\nC,24/11/2026,9:00,Nowhere\nD,24/11/2026,9:00,';
+  const { columns, rows } = readTable(text);
+  const found = guessColumns(
+    columns,
+    rows.map(({ cells }) => cells),
+  );
+  const { events, skipped } = read(text, { columns: found });
+  expect(events.map(({ start }) => start)).toEqual(
+    ['America/Halifax', 'Asia/Tokyo', LONDON].map((zone) => ({
+      ...{ kind: 'zoned', local: '2026-11-24T09:00:00', zone },
+    })),
+  );
+  expect(skipped).toEqual([
+    { line: 4, what: '“C” stays out: “Nowhere” is not a time zone that is known.' },
+  ]);
+});

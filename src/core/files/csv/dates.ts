@@ -4,7 +4,8 @@ import { dayNumber, civilDate } from '../../time/civil';
 export type DateOrder = 'day' | 'month';
 
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
-const FIGURES = /^(\d{1,4})[./-](\d{1,2})[./-](\d{1,4})/;
+/** A weekday may stand before it. */
+const FIGURES = /^(?:[a-z]{2,9}\.?,?\s+)?(\d{1,4})[./-](\d{1,2})[./-](\d{1,4})/i;
 
 function existing(year: number, month: number, day: number): number | null {
   const full = year < 100 ? 2000 + year : year;

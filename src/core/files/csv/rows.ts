@@ -3,13 +3,16 @@ import type { Availability } from '../../model/common';
 import { timesOver } from '../../editing/edits';
 import { newEvent } from '../../model/event';
 import { DAY, formatDate, MINUTE } from '../../time/civil';
+import { parseDuration } from '../../time/durations';
+import { zoneKnownAs } from '../../time/namedZones';
 import type { DayNumber, EpochMs } from '../../time/units';
 import type { EventDraft } from '../ics/readEvent';
 import type { FileContents } from '../ics/readFile';
 import type { ColumnMap, ColumnMeaning } from './columns';
 import type { DateOrder } from './dates';
-import { readDate } from './dates';
 import { unguardCell } from './formula';
+import type { Stretch } from './moments';
+import { readStretch } from './moments';
 import { readNames } from './names';
 import { rowUid } from './rowUid';
 import type { Table } from './table';
@@ -18,7 +21,7 @@ import type { Table } from './table';
 export interface TableReading {
   columns: ColumnMap;
   order: DateOrder;
-  /** The zone whose clock the times are on. */
+  /** The zone whose clock the times are on, where a row says no other. */
   zone: string;
   /** Minutes that an event lasts when no column says. */
   defaultLength: number;
@@ -28,35 +31,28 @@ export interface TableReading {
 
 type Cells = (meaning: ColumnMeaning) => string;
 
-/** A time of the day in a cell, which may hold a date before it; null when there is none. */
-function timeIn(cell: string): number | null {
-  const time = /\d{1,2}[:.]\d{2}(?::\d{2})?\s*(?:[ap]\.?m\.?)?\s*$|\d{1,2}\s*[ap]\.?m\.?\s*$/i.exec(
-    cell,
-  );
-  if (!time) return null;
-  return parseClock(
-    time[0]
-      .replace(/(\d[:.]\d{2}):\d{2}/, '$1')
-      .replaceAll('.', ':')
-      .replace(/\s*([ap]):?m:?/i, '$1m'),
-  );
-}
-
-function timeOf(cells: Cells, time: ColumnMeaning, date: ColumnMeaning): number | null {
-  const own = cells(time);
-  if (own === '')
-    return /\d\s*[T,]?\s+\d|T\d/.test(cells(date)) ? timeIn(cells(date).replace('T', ' ')) : null;
-  const read = parseClock(own) ?? timeIn(own);
-  if (read === null) throw new RangeError(`“${own}” is not a time`);
+/** What a cell says of when; null for an empty one. @throws RangeError where it says neither day nor time. */
+function stretchIn(cell: string, is: string, { order, zone }: TableReading): Stretch | null {
+  if (cell === '') return null;
+  const read = readStretch(cell, order, zone);
+  if (!read) throw new RangeError(`“${cell}” is not a ${is}`);
   return read;
 }
 
-function dayIn(cells: Cells, meaning: ColumnMeaning, order: DateOrder): number | null {
-  const text = cells(meaning);
-  if (text === '') return null;
-  const day = readDate(text, order);
-  if (day === null) throw new RangeError(`“${text}” is not a date`);
-  return day;
+/** A cell for a day, which may say a time too, and a last one. */
+function daysIn(cell: string, reading: TableReading): Stretch | null {
+  const read = stretchIn(cell, 'date', reading);
+  if (read && read.from.day === null) throw new RangeError(`“${cell}” is not a date`);
+  return read;
+}
+
+/** A cell for a time of the day: a bare hour is one there. */
+function timesIn(cell: string, reading: TableReading): Stretch | null {
+  const hour = parseClock(cell);
+  if (hour !== null) return { from: { day: null, minute: hour }, to: null };
+  const read = stretchIn(cell, 'time', reading);
+  if (read && read.from.minute === null) throw new RangeError(`“${cell}” is not a time`);
+  return read;
 }
 
 const YES = /^(yes|y|true|1|x|whole day|all day)$/i;
@@ -72,8 +68,10 @@ const UNITS: [RegExp, number][] = [
   [/^(d|days?)$/, 1440],
 ];
 
-/** Minutes of a length as people write it: "45", "45 min", "1:30", "1:30 h", "1.5 h", "1 h 30 min". Null when it is none. */
+/** Minutes of a length as people write it: "45", "45 min", "1:30", "1:30 h", "1.5 h", "1 h 30 min", "PT45M". Null when it is none. */
 export function readLength(text: string): number | null {
+  const iso = /^P(?=.*\d)/i.test(text.trim()) ? parseDuration(text.trim().toUpperCase()) : null;
+  if (iso) return iso.days * 1440 + Math.round(iso.ms / MINUTE);
   const clock = /^(\d+):(\d{2})(?::\d{2})?\s*(?:h|hrs?|hours?)?$/i.exec(text.trim());
   if (clock) return Number(clock[2]) < 60 ? Number(clock[1]) * 60 + Number(clock[2]) : null;
   const parts = [...text.matchAll(/(\d+(?:[.,]\d+)?)\s*([a-z]*)\.?\s*/gi)];
@@ -97,12 +95,24 @@ export function readLength(text: string): number | null {
 /** An end on a clock without a date that is earlier than its start is on the next day, unless that were most of a day. */
 const LONGEST_NIGHT = 12 * 60;
 
-function readSpan(cells: Cells, reading: TableReading) {
-  const { order, zone, defaultLength } = reading;
-  const startDay = dayIn(cells, 'startDate', order);
-  if (startDay === null) throw new RangeError('there is no start date');
-  const endDay = dayIn(cells, 'endDate', order);
-  const from = timeOf(cells, 'startTime', 'startDate');
+/** The zone that a row is on. @throws RangeError where it names one that nobody knows. */
+function zoneOf(cells: Cells, { zone }: TableReading): string {
+  const name = cells('zone');
+  if (name === '') return zone;
+  const known = zoneKnownAs(name);
+  if (known === null) throw new RangeError(`“${name}” is not a time zone that is known`);
+  return known;
+}
+
+function readSpan(cells: Cells, table: TableReading) {
+  const reading = { ...table, zone: zoneOf(cells, table) };
+  const days = daysIn(cells('startDate'), reading);
+  if (!days) throw new RangeError('there is no start date');
+  const lastDays = daysIn(cells('endDate'), reading);
+  const startDay = days.from.day!;
+  const endDay = lastDays?.from.day ?? days.to?.day ?? null;
+  const times = timesIn(cells('startTime'), reading);
+  const from = times?.from.minute ?? days.from.minute;
   if (from === null || YES.test(cells('wholeDay'))) {
     const last = endDay ?? startDay;
     if (last < startDay) throw new RangeError('the last day is before the first');
@@ -111,14 +121,21 @@ function readSpan(cells: Cells, reading: TableReading) {
       end: { kind: 'date' as const, date: formatDate(last + 1) },
     };
   }
-  const to = timeOf(cells, 'endTime', 'endDate');
+  const to =
+    timesIn(cells('endTime'), reading)?.from.minute ??
+    lastDays?.from.minute ??
+    (times ? times.to : days.to)?.minute ??
+    null;
   const written = cells('length');
-  const length = written === '' ? defaultLength : readLength(written);
+  const length = written === '' ? reading.defaultLength : readLength(written);
   if (length === null) throw new RangeError(`“${written}” is not a length`);
   const start = startDay * DAY + from * MINUTE;
   const end = to === null ? start + length * MINUTE : endOf({ startDay, endDay, from, to });
   if (end < start) throw new RangeError('the end is before the start');
-  return timesOver({ start, end, wholeDay: false, ...(to === null && { lasts: true }) }, zone);
+  return timesOver(
+    { start, end, wholeDay: false, ...(to === null && { lasts: true }) },
+    reading.zone,
+  );
 }
 
 function endOf(row: {
