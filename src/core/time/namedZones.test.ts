@@ -1,4 +1,5 @@
-import { zoneDescribed, zoneNamed } from './namedZones';
+import { zoneDescribed, zoneKnownAs } from './describedZones';
+import { zoneNamed } from './namedZones';
 
 test.each([
   ['Osaka', 'Asia/Tokyo'],
@@ -31,3 +32,11 @@ test.each([
   if (zone instanceof RegExp) expect(found).toMatch(zone);
   else expect(found).toBe(zone);
 });
+
+test.each([
+  ['Asia/Tokyo', 'Asia/Tokyo'],
+  ['Tokyo Standard Time', 'Asia/Tokyo'],
+  ['Osaka', 'Asia/Tokyo'],
+  ['(UTC+09:00) Osaka, Sapporo, Tokyo', 'Asia/Tokyo'],
+  ['the harbour', null],
+])('a file’s “%s” is %s', (name, zone) => expect(zoneKnownAs(name)).toBe(zone));

@@ -1,8 +1,5 @@
-import { HOUR, MINUTE } from './civil';
-import { MORE_PLACES } from './morePlaces';
-import { WINDOWS_ZONES } from './windowsZones';
 import { cityOf, PLACES, zonesToChoose } from './zoneNames';
-import { isKnownZone, offsetAt } from './zones';
+import { isKnownZone } from './zones';
 
 /** Abbreviations as people type them behind a time, with the zone whose clock they mean. */
 const ABBREVIATED: Readonly<Record<string, string>> = {
@@ -57,7 +54,7 @@ const ABBREVIATED: Readonly<Record<string, string>> = {
   'western european': 'Europe/Lisbon',
 };
 
-const plain = (name: string) =>
+export const plainPlace = (name: string) =>
   name.normalize('NFD').replace(/\p{M}/gu, '').replace(/\./g, '').toLowerCase().trim();
 
 let places: Map<string, string> | null = null;
@@ -66,9 +63,9 @@ let places: Map<string, string> | null = null;
 function zonesByPlace(): Map<string, string> {
   places ??= new Map([
     ...zonesToChoose(Intl.supportedValuesOf('timeZone')).map(
-      (zone) => [plain(cityOf(zone)), zone] as const,
+      (zone) => [plainPlace(cityOf(zone)), zone] as const,
     ),
-    ...Object.entries(PLACES).map(([place, zone]) => [plain(place), zone] as const),
+    ...Object.entries(PLACES).map(([place, zone]) => [plainPlace(place), zone] as const),
   ]);
   return places;
 }
@@ -82,44 +79,8 @@ function fixedZone(offset: string): string | null {
 
 /** The zone that people mean by "Osaka", "JST" or "UTC+2"; null when it is none. */
 export function zoneNamed(name: string): string | null {
-  const wanted = plain(name);
+  const wanted = plainPlace(name);
   const [, offset] = /^(?:utc|gmt)\s*([+-]\d{1,2})(?::?00)?$/.exec(wanted) ?? [];
   if (offset !== undefined) return fixedZone(offset);
   return ABBREVIATED[wanted] ?? zonesByPlace().get(wanted) ?? null;
 }
-
-/** A zone described as programs for offices do: its offset, then places or a name of its time. */
-const DESCRIBED = /^\((?:utc|gmt)\s*(?:([+-])(\d{1,2}):?(\d{2}))?\)\s*(.+)$/i;
-/** A winter's and a summer's day, in either half of the world. */
-const SEASONS = [Date.UTC(2026, 0, 15), Date.UTC(2026, 6, 15)];
-
-const namedOrPlace = (name: string): string | null =>
-  zoneNamed(name) ??
-  Object.entries(MORE_PLACES).find(([, places]) =>
-    places.split(', ').some((place) => plain(place) === plain(name)),
-  )?.[0] ??
-  null;
-
-/**
- * The zone of a description like "(UTC+01:00) Amsterdam, Berlin, Bern": the first of its places that
- * is known and keeps that offset in one of its seasons. Null where none does, or it is no description.
- */
-export function zoneDescribed(description: string): string | null {
-  const [, sign, hours, minutes, said] = DESCRIBED.exec(description.trim()) ?? [];
-  if (said === undefined) return null;
-  const offset =
-    (sign === '-' ? -1 : 1) * (Number(hours ?? 0) * HOUR + Number(minutes ?? 0) * MINUTE);
-  for (const part of said.split(',')) {
-    const name = part
-      .replace(/\(.*?\)/g, '')
-      .replace(/\btime\b/i, '')
-      .trim();
-    const zone = namedOrPlace(name);
-    if (zone && SEASONS.some((at) => offsetAt(at, zone) === offset)) return zone;
-  }
-  return null;
-}
-
-/** The zone of a name as files give it: of the IANA, of Windows, as people say it, or a description. */
-export const zoneKnownAs = (name: string): string | null =>
-  isKnownZone(name) ? name : (WINDOWS_ZONES[name] ?? zoneNamed(name) ?? zoneDescribed(name));

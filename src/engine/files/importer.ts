@@ -1,7 +1,8 @@
 import { freeInk } from '@/core/calendars/inks';
 import { takeCategories } from '@/core/files/ics/categories';
 import type { ColumnMap } from '@/core/files/csv/columns';
-import { guessColumns, signatureOf } from '@/core/files/csv/columns';
+import { signatureOf } from '@/core/files/csv/columns';
+import { guessColumns } from '@/core/files/csv/guessColumns';
 import type { DateOrder } from '@/core/files/csv/dates';
 import { dateOrderOf, isOrderAsked } from '@/core/files/csv/dates';
 import type { TableReading } from '@/core/files/csv/rows';

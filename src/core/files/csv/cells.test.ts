@@ -1,4 +1,4 @@
-import { guessColumns } from './columns';
+import { guessColumns } from './guessColumns';
 import { readDate } from './dates';
 import { readLength, readRows } from './rows';
 import { readTable } from './table';

@@ -6,7 +6,8 @@ import { DAY, dayOfWall, formatDate, formatLocal, MINUTE, parseDate } from '../.
 import { instantFromWall } from '../../time/zones';
 import type { WallMs } from '../../time/units';
 import type { FileContents } from '../ics/readFile';
-import { guessColumns, recallColumns, rememberColumns, signatureOf } from './columns';
+import { recallColumns, rememberColumns, signatureOf } from './columns';
+import { guessColumns } from './guessColumns';
 import { dateOrderOf, isOrderAsked, readDate } from './dates';
 import type { TableReading } from './rows';
 import { readLength, readRows } from './rows';

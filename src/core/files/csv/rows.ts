@@ -4,7 +4,7 @@ import { timesOver } from '../../editing/edits';
 import { newEvent } from '../../model/event';
 import { DAY, formatDate, MINUTE } from '../../time/civil';
 import { parseDuration } from '../../time/durations';
-import { zoneKnownAs } from '../../time/namedZones';
+import { zoneKnownAs } from '../../time/describedZones';
 import type { DayNumber, EpochMs } from '../../time/units';
 import type { EventDraft } from '../ics/readEvent';
 import type { FileContents } from '../ics/readFile';

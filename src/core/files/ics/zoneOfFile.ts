@@ -1,7 +1,8 @@
 import { expandRule } from '../../recurrence/expandRule';
 import { parseRule, RuleError } from '../../recurrence/rule';
 import { DAY, dayNumber, HOUR } from '../../time/civil';
-import { zoneDescribed, zoneNamed } from '../../time/namedZones';
+import { zoneDescribed } from '../../time/describedZones';
+import { zoneNamed } from '../../time/namedZones';
 import { WINDOWS_ZONES } from '../../time/windowsZones';
 import { isKnownZone, offsetAt } from '../../time/zones';
 import type { WallMs } from '../../time/units';
