@@ -3,7 +3,9 @@ import { formatLocal, HOUR, parseDate, parseLocal } from './civil';
 import { axisHours, clockElsewhere, runsOf } from './elsewhere';
 import { isTravelClock, sheetClock, travelProblem, zoneOnDay } from './sheetClock';
 import { MORE_PLACES } from './morePlaces';
-import { describeZone, searchZones, zonesToChoose } from './zoneNames';
+import { searchZones } from './searchZones';
+import { describeZone } from './zoneEntries';
+import { zonesToChoose } from './zoneNames';
 import { instantFromWall, isKnownZone, wallFromInstant } from './zones';
 
 const HOME = 'Europe/London';

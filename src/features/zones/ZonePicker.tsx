@@ -4,8 +4,9 @@ import { ActivityIndicator, Button, HelperText, Text } from 'react-native-paper'
 import { minuteOfDay } from '@/core/time/civil';
 import type { HourCycle } from '@/core/time/words';
 import { sayMinute } from '@/core/time/words';
-import type { ZoneEntry } from '@/core/time/zoneNames';
-import { cityOf, searchZones } from '@/core/time/zoneNames';
+import { searchZones } from '@/core/time/searchZones';
+import type { ZoneEntry } from '@/core/time/zoneEntries';
+import { cityOf } from '@/core/time/zoneNames';
 import { describeOffset, offsetAt, wallFromInstant } from '@/core/time/zones';
 import type { EpochMs } from '@/core/time/units';
 import { useNow } from '@/data/now';
