@@ -1,4 +1,4 @@
-import { zoneNamed } from '../time/namedZones';
+import { zoneAbbreviated, zoneNamed } from '../time/namedZones';
 import { ANY } from './beginnings';
 import { findLinks } from './links';
 import type { Meaning, Reading } from './meanings';
@@ -179,18 +179,21 @@ export function placeReadings({ line, text, origin, starts }: JotText): Reading[
   return readings;
 }
 
-const zone = (name: string): Meaning | null => {
-  const found = zoneNamed(name);
-  return found === null ? null : { kind: 'zone', zone: found };
-};
+const zone = (found: string | null): Meaning | null =>
+  found === null ? null : { kind: 'zone', zone: found };
 
 const CITY_TIME: readonly Rule[] = [
-  rule("(?:in\\s+)?([\\p{L}'.]+(?:\\s+[\\p{L}'.]+){0,2})\\s+time", 9, ([name]) => zone(name!)),
-  rule("(?:in\\s+)?([\\p{L}'.]+)\\s+time", 9, ([name]) => zone(name!)),
+  rule("(?:in\\s+)?([\\p{L}'.]+(?:\\s+[\\p{L}'.]+){0,2})\\s+time", 9, ([name]) =>
+    zone(zoneNamed(name!)),
+  ),
+  rule("(?:in\\s+)?([\\p{L}'.]+)\\s+time", 9, ([name]) => zone(zoneNamed(name!))),
 ];
 const ABBREVIATION: readonly Rule[] = [
-  rule('(utc|gmt)([+-]\\d{1,2})?', 9, ([name, offset]) => zone(`${name}${offset ?? ''}`)),
-  rule('(\\p{L}{2,5})', 8, ([name]) => zone(name!)),
+  rule('(utc|gmt)([+-]\\d{1,2})?', 9, ([name, offset]) =>
+    zone(zoneAbbreviated(`${name}${offset ?? ''}`)),
+  ),
+  // A city may be where one goes: see `otherReadings.ts`.
+  rule('(\\p{L}{2,5})', 8, ([name]) => zone(zoneAbbreviated(name!))),
 ];
 
 /** Where what stands before the blanks before a place ends. */

@@ -27,6 +27,20 @@ describe('what a line may mean instead', () => {
   });
 
   test.each([
+    ['flight 13:00 halifax fri', 'flight halifax', 'flight', 'America/Halifax'],
+    ['call 15:00 new york', 'call new york', 'call', 'America/New_York'],
+    ['call 15:00 osaka about lenses', 'call osaka about lenses', 'call about lenses', 'Asia/Tokyo'],
+  ])('“%s” may be on the clock of that city', (line, title, otherTitle, zone) => {
+    const jot = readJot(line, TUESDAY);
+    expect([jot.title, jot.zone]).toEqual([title, null]);
+    expect(jot.other).toMatchObject({ title: otherTitle, zone, start: jot.start });
+  });
+
+  test.each([
+    'call 15:00 Osaka time',
+    'call Osaka 15:00',
+    'call 15:00 at Halifax',
+    'call 15:00 nice lamps',
     'call 15:00',
     'call 9:30 pm',
     'tonight 7 supper',

@@ -1,3 +1,4 @@
+import { zoneNamed } from '../time/namedZones';
 import type { Reading, TimeMeant } from './meanings';
 
 const HOUR = 60;
@@ -37,9 +38,33 @@ function otherMeaning(reading: Reading): Reading | null {
 /** A short weekday that is also a word of its own: "sun", "sat", "wed". */
 const MAY_BE_A_WORD = /^(?:sun|sat|wed|mon)$/;
 
+/** Shorter names are words, too. */
+const LEAST_NAME = 4;
+const MOST_WORDS = 3;
+
+/** A city right behind a time may be the one whose clock is meant: "Call 9:00 Halifax". */
+function onCityClock(text: string, readings: readonly Reading[]): Reading[] | null {
+  if (readings.some(({ meaning }) => meaning.kind === 'zone')) return null;
+  const at = readings.findIndex(({ meaning }) => meaning.kind === 'time' && meaning.time !== null);
+  if (at < 0) return null;
+  const from = readings[at]!.to + (/^\s+/.exec(text.slice(readings[at]!.to))?.[0].length ?? 0);
+  const rest = text.slice(from, readings[at + 1]?.from ?? text.length);
+  const names = /^\p{L}[\p{L}'.]*(?:\s\p{L}[\p{L}'.]*)*/u.exec(rest)?.[0].split(' ') ?? [];
+  for (let count = Math.min(MOST_WORDS, names.length); count > 0; count--) {
+    const name = names.slice(0, count).join(' ');
+    const zone = name.length < LEAST_NAME ? null : zoneNamed(name);
+    if (zone)
+      return readings.toSpliced(at + 1, 0, {
+        ...{ from, to: from + name.length, weight: 0 },
+        meaning: { kind: 'zone', zone },
+      });
+  }
+  return null;
+}
+
 /**
- * The next best reading of a line, where it is close: another meaning of its words, or a short
- * weekday left in the title. Null where the first is plain.
+ * The next best reading of a line, where it is close: another meaning of its words, the clock of a
+ * city, or a short weekday left in the title. Null where the first is plain.
  */
 export function otherReadings(text: string, readings: readonly Reading[]): Reading[] | null {
   // A part of the day says which half is meant.
@@ -49,6 +74,8 @@ export function otherReadings(text: string, readings: readonly Reading[]): Readi
       if (other) return readings.toSpliced(i, 1, other);
     }
   }
+  const onCity = onCityClock(text, readings);
+  if (onCity) return onCity;
   const isAlone = readings.length === 1;
   const word = readings[0] && text.slice(readings[0].from, readings[0].to);
   return isAlone && MAY_BE_A_WORD.test(word!) && word !== text.trim() ? [] : null;

@@ -77,10 +77,13 @@ function fixedZone(offset: string): string | null {
   return isKnownZone(zone) ? zone : null;
 }
 
-/** The zone that people mean by "Osaka", "JST" or "UTC+2"; null when it is none. */
-export function zoneNamed(name: string): string | null {
+/** The zone of an abbreviation, or of an offset in whole hours: "JST", "UTC+2". */
+export function zoneAbbreviated(name: string): string | null {
   const wanted = plainPlace(name);
   const [, offset] = /^(?:utc|gmt)\s*([+-]\d{1,2})(?::?00)?$/.exec(wanted) ?? [];
-  if (offset !== undefined) return fixedZone(offset);
-  return ABBREVIATED[wanted] ?? zonesByPlace().get(wanted) ?? null;
+  return offset === undefined ? (ABBREVIATED[wanted] ?? null) : fixedZone(offset);
 }
+
+/** The zone that people mean by "Osaka", "JST" or "UTC+2"; null when it is none. */
+export const zoneNamed = (name: string): string | null =>
+  zoneAbbreviated(name) ?? zonesByPlace().get(plainPlace(name)) ?? null;

@@ -3,6 +3,7 @@ import { Button, Text } from 'react-native-paper';
 import type { Jot, ReadJot } from '@/core/jot/jot';
 import type { Wording } from '@/core/time/words';
 import { saySpanFrom } from '@/core/time/words';
+import { cityOf } from '@/core/time/zoneNames';
 import type { WallMs } from '@/core/time/units';
 import { useHasFingers } from '@/ui/useMedia';
 import { usePalette } from '@/ui/theme/theme';
@@ -22,7 +23,8 @@ export function JotHints({ jot, other, now, wording, onOther }: Props) {
   const { brick } = usePalette();
   const hasFingers = useHasFingers();
   if (!other && !jot.problems.length) return null;
-  const says = other && saySpanFrom(now, other, wording) + (hasFingers ? '' : '  ↓');
+  const clock = other?.zone ? `, by the clock of ${cityOf(other.zone)}` : '';
+  const says = other && saySpanFrom(now, other, wording) + clock + (hasFingers ? '' : '  ↓');
   return (
     <View style={styles.hints}>
       {jot.problems.map((problem) => (
