@@ -1,3 +1,4 @@
+import type { TextStyle } from 'react-native';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Jot, ReadJot } from '@/core/jot/jot';
@@ -10,7 +11,7 @@ import { usePalette } from '@/ui/theme/theme';
 
 interface Props {
   /** What the line says, and what it may mean instead. */
-  jot: Pick<ReadJot, 'problems' | 'title'>;
+  jot: Pick<ReadJot, 'problems' | 'title' | 'zone'>;
   other: Jot | null;
   /** What the person's clock shows. */
   now: WallMs;
@@ -18,13 +19,18 @@ interface Props {
   onOther(): void;
 }
 
+/** What tells the other reading apart besides its times. */
+function differs(other: Jot, jot: Props['jot']): string {
+  if (other.zone !== null && jot.zone === null) return `by ${cityOf(other.zone)}’s clock:`;
+  return other.title === jot.title ? '' : `“${other.title}”,`;
+}
+
 /** What is close to how a line was understood, for one press, and what of it can't be. */
 export function JotHints({ jot, other, now, wording, onOther }: Props) {
   const { brick } = usePalette();
   const hasFingers = useHasFingers();
   if (!other && !jot.problems.length) return null;
-  const clock = other?.zone ? `, by the clock of ${cityOf(other.zone)}` : '';
-  const says = other && saySpanFrom(now, other, wording) + clock + (hasFingers ? '' : '  ↓');
+  const says = other && saySpanFrom(now, other, wording) + (hasFingers ? '' : '  ↓');
   return (
     <View style={styles.hints}>
       {jot.problems.map((problem) => (
@@ -33,8 +39,14 @@ export function JotHints({ jot, other, now, wording, onOther }: Props) {
         </Text>
       ))}
       {other && (
-        <Button compact icon="swap-horizontal" onPress={onOther} style={styles.other}>
-          {other.title === jot.title ? `Or ${says}` : `Or “${other.title}”, ${says}`}
+        <Button
+          compact
+          icon="swap-horizontal"
+          onPress={onOther}
+          style={styles.other}
+          labelStyle={styles.label}
+        >
+          {['Or', differs(other, jot), says].filter(Boolean).join(' ')}
         </Button>
       )}
     </View>
@@ -43,5 +55,7 @@ export function JotHints({ jot, other, now, wording, onOther }: Props) {
 
 const styles = StyleSheet.create({
   hints: { gap: 2, alignItems: 'flex-start' },
-  other: { minHeight: 40, justifyContent: 'center' },
+  other: { minHeight: 40, maxWidth: '100%', justifyContent: 'center' },
+  // A long title goes on in a second line.
+  label: { flexShrink: 1, textAlign: 'left', whiteSpace: 'normal' } as TextStyle,
 });

@@ -90,7 +90,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
       />
       {isGood && (
         <JotHints
-          jot={{ title: jot.title, problems: read.problems }}
+          jot={{ title: jot.title, zone: jot.zone, problems: read.problems }}
           other={read.other}
           now={wallFromInstant(instant, clock)}
           wording={wording}

@@ -75,7 +75,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
         )}
         {jot.parts.length > 0 && <JottedLine line={line} parts={jot.parts} />}
         <JotHints
-          jot={{ title: jot.title, problems: read.problems }}
+          jot={{ title: jot.title, zone: jot.zone, problems: read.problems }}
           other={read.other}
           now={now}
           wording={wording}
