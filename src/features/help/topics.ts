@@ -36,6 +36,7 @@ export const TASKS: readonly Topic[] = [
     words: 'new make type draw meeting',
     text: [
       'Press Add and type what, when and where in one line: “Crate call Thu 14:00 for 45 min at Quay 3”. What was understood is underlined, and each part can be put right below the line before it is kept.',
+      'Days: “tomorrow”, “Fri 4 Dec”, “24–26 Dec”, “end of next week”, “second Thursday in December”, “week of 7 Dec”. Times: “9–10:30”, “noon to 2”, “half past two”, “in 45 min”, “15:00 Osaka time”. Repeats: “every other Thursday until March”, “weekdays 9:15”, “last working day of each month”, “first Monday of the quarter”.',
       'Or draw on the sheet: press where it begins and drag to where it ends. With a finger, rest first. A press on a free spot begins one of the usual length.',
     ],
     picture: 'line',
