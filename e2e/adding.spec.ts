@@ -143,3 +143,31 @@ test(
     ).toBeChecked();
   },
 );
+
+test(
+  'who adds again while a line is still being kept begins anew, and loses neither',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    const field = page.getByRole('textbox', { name: 'What, when, where' });
+    await field.fill('Buoy paint Wednesday 13:00');
+    await expect(page.getByText('Wed 25 Nov, 13:00 – 13:30')).toBeVisible();
+    // Both presses within one turn: nothing can have been kept between them.
+    await field.evaluate((input) => {
+      input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+      const add = [...document.querySelectorAll<HTMLElement>('button, [role=button]')];
+      add.find((button) => button.textContent?.trim() === 'Add')!.click();
+    });
+    await expect(field).toHaveValue('');
+    await expect(field).toBeFocused();
+    await page.keyboard.type('Rope order Wednesday 14:00');
+    await expect(message(page, /^Added “Buoy paint”/)).toBeVisible();
+    await expect(field).toHaveValue('Rope order Wednesday 14:00');
+    await field.press('Enter');
+    await expect(message(page, /^Added “Rope order”/)).toBeVisible();
+    await expect(field).toBeHidden();
+    await expect(bar(page, 'Buoy paint')).toHaveAccessibleName(/Wed 25 Nov, 13:00/);
+    await expect(bar(page, 'Rope order')).toHaveAccessibleName(/Wed 25 Nov, 14:00/);
+  },
+);

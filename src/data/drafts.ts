@@ -76,16 +76,17 @@ export const useHasDraft = (id: string): boolean =>
 export function useDraft(name: string): {
   draft: Draft | undefined;
   keep(next: Draft): void;
-  drop(): void;
+  /** Lets it go; with a title, only as long as it has that. */
+  drop(title?: string): void;
 } {
   const draft = useSyncExternalStore(subscribe, () => current()[name]);
   return useMemo(
     () => ({
       draft,
       keep: (next: Draft) => put({ ...current(), [name]: next }),
-      drop: () => {
+      drop: (title?: string) => {
         const { [name]: gone, ...others } = current();
-        if (gone) put(others);
+        if (gone && (title === undefined || gone.title === title)) put(others);
       },
     }),
     [draft, name],

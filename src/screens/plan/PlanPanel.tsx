@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { dayOfWall } from '@/core/time/civil';
 import type { DayNumber } from '@/core/time/units';
@@ -115,12 +115,25 @@ function DetailsOf({ opened, onClose }: { opened: Occurrence; onClose(): void })
   );
 }
 
-/** Adding to a day: by a line, or with all details. */
-function Adding({ panel, onClose }: { panel: Panel & { kind: 'add' }; onClose(): void }) {
+type AddPanel = Panel & { kind: 'add' };
+
+/** Adding to a day: by a line, or with all details. Who adds again while a line is being kept begins anew. */
+function Adding({ panel, onClose }: { panel: AddPanel; onClose(): void }) {
   const { own, preferences, calendarNew, place, content, dispatch } = usePlan();
   const { span, day, isDay } = panel;
+  const [isKeeping, setKeeping] = useState(false);
+  const [card, setCard] = useState({ panel, nth: 0 });
+  if (card.panel !== panel) {
+    setCard({ panel, nth: card.nth + (isKeeping ? 1 : 0) });
+    setKeeping(false);
+  }
+  const asked = useRef(panel);
+  useEffect(() => {
+    asked.current = panel;
+  });
   return (
     <AddCard
+      key={card.nth}
       span={span}
       day={day}
       calendars={own.filter(({ listed }) => listed)}
@@ -128,9 +141,12 @@ function Adding({ panel, onClose }: { panel: Panel & { kind: 'add' }; onClose():
       defaultCalendarId={calendarNew?.id ?? ''}
       onAllDetails={(draft) => dispatch({ do: 'open', panel: { kind: 'new', draft } })}
       onDraft={(drafted) => dispatch({ do: 'draft', span: drafted })}
+      onKeeping={(is) => {
+        if (asked.current === panel) setKeeping(is);
+      }}
       onKept={(kept) => {
         bringDay(place, content, dayOfWall(kept.start));
-        onClose();
+        if (asked.current === panel) onClose();
       }}
       onWork={isDay ? () => dispatch({ do: 'open', panel: { kind: 'workday', day } }) : null}
       onClose={onClose}

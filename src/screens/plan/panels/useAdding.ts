@@ -43,6 +43,8 @@ export interface Adding {
   onAllDetails(draft: CalendarEvent): void;
   /** Told of the draft's time as it changes, so that it can be shown on the sheet. */
   onDraft(span: Span | null): void;
+  /** Told when what was typed is about to be kept: whoever adds again meanwhile begins anew. */
+  onKeeping(isKeeping: boolean): void;
   onKept(span: Span): void;
 }
 
@@ -120,7 +122,7 @@ const ofRules = ({ calendarId, categoryIds, reminders }: Corrections) => ({
 /** A new event that is being made from a line, and from what is corrected in what was understood. */
 export function useAdding(adding: Adding) {
   const { span: pressed, day, calendars, preferences, defaultCalendarId } = adding;
-  const { onAllDetails, onDraft, onKept } = adding;
+  const { onAllDetails, onDraft, onKeeping, onKept } = adding;
   const { zone: home, clock, wording, workdays, settings } = preferences;
   const act = useDo();
   const { say } = useMessages();
@@ -195,8 +197,12 @@ export function useAdding(adding: Adding) {
   async function keep() {
     if (problem || !isReadable) return;
     if (!calendar) return say(NO_CALENDAR);
-    if (!(await act({ kind: 'addEvent', event: await roomed() }))) return;
-    drop();
+    onKeeping(true);
+    const isKept = await act({ kind: 'addEvent', event: await roomed() });
+    onKeeping(false);
+    if (!isKept) return;
+    // Another line may have been begun meanwhile.
+    drop(line.trim());
     onKept(span);
   }
 
