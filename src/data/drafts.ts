@@ -76,17 +76,22 @@ export const useHasDraft = (id: string): boolean =>
 export function useDraft(name: string): {
   draft: Draft | undefined;
   keep(next: Draft): void;
-  /** Lets it go; with a title, only as long as it has that. */
-  drop(title?: string): void;
+  drop(): void;
+  /** Lets it go as long as it has that title: another may have been begun since. */
+  dropOf(title: string): void;
 } {
   const draft = useSyncExternalStore(subscribe, () => current()[name]);
   return useMemo(
     () => ({
       draft,
       keep: (next: Draft) => put({ ...current(), [name]: next }),
-      drop: (title?: string) => {
+      drop: () => {
         const { [name]: gone, ...others } = current();
-        if (gone && (title === undefined || gone.title === title)) put(others);
+        if (gone) put(others);
+      },
+      dropOf: (title: string) => {
+        const { [name]: gone, ...others } = current();
+        if (gone?.title === title) put(others);
       },
     }),
     [draft, name],

@@ -130,7 +130,7 @@ export function useAdding(adding: Adding) {
   const { isReadable, report } = useReadable();
   const [id] = useState(() => nanoid(12));
   const [line, setLine] = useState('');
-  const { draft: lineBefore, keep: putBy, drop } = useDraft(LINE);
+  const { draft: lineBefore, keep: putBy, drop, dropOf } = useDraft(LINE);
   const { draft: eventBefore, drop: dropEvent } = useDraft(NEW_EVENT);
   const before = line === '' ? (eventBefore ?? lineBefore) : undefined;
   function type(next: string) {
@@ -202,7 +202,7 @@ export function useAdding(adding: Adding) {
     onKeeping(false);
     if (!isKept) return;
     // Another line may have been begun meanwhile.
-    drop(line.trim());
+    dropOf(line.trim());
     onKept(span);
   }
 
