@@ -1,6 +1,7 @@
 import { parseClock } from '../../jot/clock';
 import { DAY, dayOfWall, MINUTE, parseLocal } from '../../time/civil';
 import type { DayNumber, MinuteOfDay } from '../../time/units';
+import { parseUtcOffset } from '../../time/utcOffset';
 import { wallFromInstant } from '../../time/zones';
 import type { DateOrder } from './dates';
 import { readDate } from './dates';
@@ -37,17 +38,14 @@ export function readTime(text: string): MinuteOfDay | null {
 /** An instant as devices write it; two groups: its wall time, and its zone's offset. */
 const STAMP = /^(\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}(?::\d{2})?)(?:[.,]\d+)?\s*(Z|[+-]\d{2}:?\d{2})$/i;
 
-function offsetOf(text: string): number {
-  if (text.toUpperCase() === 'Z') return 0;
-  const minutes = Number(text.slice(1, 3)) * 60 + Number(text.slice(-2));
-  return (text.startsWith('-') ? -minutes : minutes) * MINUTE;
-}
-
 function readStamp(text: string, zone: string): Moment | null {
   const [, local, offset] = STAMP.exec(text) ?? [];
   if (local === undefined) return null;
   try {
-    const wall = wallFromInstant(parseLocal(local.replace(' ', 'T')) - offsetOf(offset!), zone);
+    const wall = wallFromInstant(
+      parseLocal(local.replace(' ', 'T')) - parseUtcOffset(offset!),
+      zone,
+    );
     const day = dayOfWall(wall);
     return { day, minute: Math.floor((wall - day * DAY) / MINUTE) };
   } catch (error) {

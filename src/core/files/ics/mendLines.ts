@@ -1,5 +1,6 @@
 import { DAY, dayOfWall, formatDate, formatLocal, MINUTE, parseDate } from '../../time/civil';
 import type { DayNumber } from '../../time/units';
+import { parseUtcOffset } from '../../time/utcOffset';
 import type { RawLine } from './scan';
 
 /**
@@ -38,15 +39,11 @@ function mendedTime(text: string): string {
   if (hour !== '24' && !isOffset) return `${basic(day)}T${hour}${minute}${second}${z}`;
   if (hour === '24' && minute !== '00') return text;
   const wall =
-    day * DAY + (Number(hour) * 60 + Number(minute)) * MINUTE - (isOffset ? offsetOf(zone) : 0);
+    day * DAY +
+    (Number(hour) * 60 + Number(minute)) * MINUTE -
+    (isOffset ? parseUtcOffset(zone) : 0);
   const time = formatLocal(wall).slice(11, 16).replace(':', '');
   return `${basic(dayOfWall(wall))}T${time}${second}${z}`;
-}
-
-/** `+0530` → ms */
-function offsetOf(text: string): number {
-  const [, sign, hours, minutes] = /^([+-])(\d{2}):?(\d{2})$/.exec(text)!;
-  return (sign === '-' ? -1 : 1) * (Number(hours) * 60 + Number(minutes)) * MINUTE;
 }
 
 /** Where the value of a content line begins: behind the first colon outside of quotes. */

@@ -3,6 +3,7 @@ import { parseRule, RuleError } from '../../recurrence/rule';
 import { DAY, dayNumber, HOUR } from '../../time/civil';
 import { zoneDescribed } from '../../time/describedZones';
 import { zoneNamed } from '../../time/namedZones';
+import { parseUtcOffset } from '../../time/utcOffset';
 import { WINDOWS_ZONES } from '../../time/windowsZones';
 import { isKnownZone, offsetAt } from '../../time/zones';
 import type { WallMs } from '../../time/units';
@@ -21,14 +22,6 @@ interface Observance {
   offset: number;
   /** Wall ms at which it begins to hold, ascending. */
   onsets: number[];
-}
-
-/** `+0530` → ms */
-function offsetMs(text: string): number {
-  const m = /^([+-])(\d{2}):?(\d{2})(?::?(\d{2}))?$/.exec(text.trim());
-  if (!m) return NaN;
-  const ms = Number(m[2]) * HOUR + Number(m[3]) * 60_000 + Number(m[4] ?? 0) * 1000;
-  return m[1] === '-' ? -ms : ms;
 }
 
 const SAMPLE_YEAR = 2024;
@@ -68,7 +61,7 @@ function onsetsOf(rule: string, first: number): number[] {
 
 function observances(definition: RawComponent): Observance[] {
   return definition.children.flatMap((child) => {
-    const offset = offsetMs(rawValue(child, 'TZOFFSETTO'));
+    const offset = parseUtcOffset(rawValue(child, 'TZOFFSETTO'));
     const first = compactWall(rawValue(child, 'DTSTART'));
     if (Number.isNaN(offset) || Number.isNaN(first)) return [];
     return [{ offset, onsets: [first, ...onsetsOf(rawValue(child, 'RRULE'), first)] }];
