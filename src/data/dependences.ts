@@ -101,6 +101,7 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   guestNews: onKinds('mail', 'event', 'settings'),
   strayed: onKinds('mail', 'event', 'settings'),
   untold: onKinds('mail', 'event', 'settings'),
+  held: onKinds('mail'),
   waitingMails: onKinds('mail'),
   unsent: onKinds('reminding'),
   reminders: onKinds('event', 'task', 'calendar', 'reminding', 'settings'),

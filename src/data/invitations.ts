@@ -1,6 +1,6 @@
 import { useEffect, useMemo } from 'react';
 import type { MailParty } from '@/core/model/mail';
-import type { InvitationRow } from '@/engine/invitations/rows';
+import type { HeldRow, InvitationRow } from '@/engine/invitations/rows';
 import type {
   GuestNews,
   StrayedRow,
@@ -45,16 +45,22 @@ export function useGuestNews(eventId: string | null): GuestNews | null {
   return data ?? null;
 }
 
-/** Of the events that were just changed here, those whose guests do not know. */
+/** Events whose guests do not know how they are now, the next first. */
 export function useUntold(): readonly UntoldRow[] {
   const preferences = usePreferences();
-  const ids = useTouched();
-  const { data } = useEngineQuery(
-    ['untold', ids, preferences.clock],
-    (engine) => engine.invitations.untold(ids, mannerOf(preferences)),
-    { enabled: ids.length > 0, keep: false },
+  const { data } = useEngineQuery(['untold', preferences.clock], (engine) =>
+    engine.invitations.untold(mannerOf(preferences)),
   );
-  return useMemo(() => (ids.length && data) || [], [ids, data]);
+  return useMemo(() => data ?? [], [data]);
+}
+
+/** Messages that wait until the person says whether they count. */
+export function useHeld(): readonly HeldRow[] {
+  const { clock, wording } = usePreferences();
+  const { data } = useEngineQuery(['held', clock, wording], (engine) =>
+    engine.invitations.held({ clock, wording }),
+  );
+  return useMemo(() => data ?? [], [data]);
 }
 
 /** Of the events that were just changed here, those that who asks to them has at another time. */

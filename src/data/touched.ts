@@ -10,10 +10,20 @@ export const useTouched = (): readonly string[] => touched.use();
 
 /** Notes events of which guests may have to be told. */
 export function noteTouched(ids: readonly string[]): void {
+  later.put(later.get().filter((id) => !ids.includes(id)));
   if (ids.length) touched.put([...new Set([...ids, ...touched.get()])].slice(0, MOST_ASKED));
 }
 
-/** Puts the question about an event aside; it stands with the event still. */
+/** Puts the question about an event aside; it stays with the event. */
 export function putAside(eventId: string): void {
   touched.put(touched.get().filter((id) => id !== eventId));
+}
+
+/** What of events is not sent and was put aside in this window: asked again once the event changes. */
+const later = outsideState<readonly string[]>([]);
+
+export const useAskedLater = (): readonly string[] => later.use();
+
+export function askLater(eventId: string): void {
+  later.put([...later.get().filter((id) => id !== eventId), eventId]);
 }

@@ -16,7 +16,7 @@ describe('asking others', () => {
   const own = event('review', { title: 'Glass review', attendees: [guest(ida), guest(tomas)] });
   const uid = 'review@orderly-week';
   const tell = { kind: 'tellGuests', uid, line: '', only: null } as const;
-  const untold = (engine: Engine) => engine.invitations.untold(['review'], MANNER);
+  const untold = (engine: Engine) => engine.invitations.untold(MANNER);
   const reply = (engine: Engine, who: typeof ida, more: Partial<Said> = {}) => {
     const { sequence = 0, at = 1000, method = 'reply', ...rest } = more;
     const review = newEvent(
@@ -156,7 +156,7 @@ describe('asking others', () => {
     await done(engine, tell);
     expect(answers(engine)).toEqual(['none', 'none']);
     const { problems } = await reply(engine, tomas, { at: 5000 });
-    expect(problems).toEqual([expect.stringContaining('is asked no more')]);
+    expect(problems).toEqual([expect.stringContaining('answered an earlier version')]);
     expect(answers(engine)).toEqual(['none', 'none']);
   });
 

@@ -25,8 +25,21 @@ export function fitting(type: RecordType, merged: Fields | null, meant: unknown)
   }
 }
 
+/**
+ * A mail that went out can't be undone: that others know what it says stays written down, and whether
+ * it was taken back here. Null for all else.
+ */
+function sentMail({ key, before, after }: Step, latest: Fields | null, direction: 'undo' | 'redo') {
+  const made = before === null && splitKey(key)?.type === 'mail' ? after : null;
+  if (!made?.['isOut'] || !latest?.['isSent'] || !(latest['to'] as unknown[]).length) return null;
+  const { isTakenBack: _isTakenBack, ...sent } = latest;
+  return direction === 'undo' ? { ...sent, isTakenBack: true } : sent;
+}
+
 /** What a record becomes when a step of a change is taken back, or taken again. */
 export function stepResult(step: Step, latest: Fields | null, direction: 'undo' | 'redo'): Result {
+  const sent = sentMail(step, latest, direction);
+  if (sent) return { key: step.key, after: sent, isLost: false };
   const after =
     direction === 'undo'
       ? applyReverse(step, latest)

@@ -4,7 +4,10 @@ import type { CalendarEvent } from '../model/event';
 import { newEvent } from '../model/event';
 import type { EventField } from '../model/eventFields';
 import type { EpochMs } from '../time/units';
+import type { AskedVersion, GuestAnswer } from './answers';
+import { guestAnswer, withAnswers } from './answers';
 import { SAID } from './fields';
+import type { InviteMessage } from './messages';
 import { isSameAddress } from './party';
 import type { Standing } from './standing';
 
@@ -18,14 +21,7 @@ const INVITED = [
   'changedDates',
 ] as const satisfies readonly EventField[];
 
-/** Those of which a difference makes an answer given before void. */
-const WHEN = ['start', 'end', 'rule', 'extraDates', 'changedDates'] as const;
-
 const isSame = (a: unknown, b: unknown) => JSON.stringify(a ?? null) === JSON.stringify(b ?? null);
-
-/** Whether two versions of an event ask for the same time. */
-const isSameTime = (a: EventDraft, b: EventDraft): boolean =>
-  WHEN.every((field) => isSame(a[field], b[field]));
 
 /** The part of somebody, by address, in an event. */
 export const partOf = (
@@ -42,24 +38,23 @@ export function availabilityFor(
   return answer === 'tentative' ? 'tentative' : 'free';
 }
 
-/** What the guest has answered to an event as it is asked now; an answer to another time is none. */
-function answerNow(
-  standing: Standing,
-  { current, was, me }: { current: CalendarEvent | undefined; was: EventDraft | null; me: string },
-): Attendee | undefined {
-  const asked = partOf(standing.draft, me);
+/** What is known of a guest's answer where they wrote none from here: as it is asked, or as it stood while it was to the same time. */
+function answerOtherwise(
+  { draft }: Standing,
+  { current, was, me }: Pick<InvitedSetting, 'was' | 'me'> & { current: CalendarEvent | undefined },
+): GuestAnswer | null {
+  const asked = partOf(draft, me);
   const mine = current && partOf(current, me);
-  if (!mine || mine.answer === 'none') return asked;
-  if (asked && asked.answer !== 'none') return asked;
-  const holds = isSameTime(standing.draft, current) || (was && isSameTime(was, standing.draft));
-  return holds ? { ...(asked ?? mine), ...answerFields(mine) } : asked;
+  const isSameTime =
+    was !== null && isSame([was.start, was.end, was.rule], [draft.start, draft.end, draft.rule]);
+  const known = mine && mine.answer !== 'none' && isSameTime ? mine : asked;
+  if (!known) return null;
+  const { answer, answeredAt, line } = known;
+  return { whole: definedOnly({ answer, answeredAt, line }), dates: new Map() };
 }
 
-const answerFields = ({ answer, answeredAt, line }: Attendee) => ({
-  answer,
-  ...(answeredAt !== undefined && { answeredAt }),
-  ...(line !== undefined && { line }),
-});
+const definedOnly = <T extends object>(fields: T): T =>
+  Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as T;
 
 interface InvitedSetting {
   /** The event as it was asked before this; null where it was not. */
@@ -68,30 +63,43 @@ interface InvitedSetting {
   id: string;
   calendarId: string;
   now: EpochMs;
+  /** What the guest wrote of it: replies and proposals. */
+  written: readonly InviteMessage[];
+  /** The event as it was asked at each SEQUENCE that the guest answered to. */
+  versions: readonly AskedVersion[];
 }
 
-/** Changed dates as the organizer has them, with what the guest answered to single ones. */
-function withOwnAnswers(
-  said: CalendarEvent['changedDates'],
-  { changedDates }: CalendarEvent,
-  skipped: readonly string[],
+/** The guest's own part among those of an event; added where the organizer asked them by another list. */
+function withSelf(attendees: readonly Attendee[], me: string, own: GuestAnswer | null) {
+  if (!own || own.whole.answer === 'none' || partOf({ attendees: [...attendees] }, me))
+    return [...attendees];
+  return [...attendees, { name: '', address: me, role: 'required' as const, ...own.whole }];
+}
+
+/** Changed dates as an organizer has them, with how each takes the guest's time by their answer to it. */
+function datesOfGuest(
+  changedDates: CalendarEvent['changedDates'],
+  { draft }: Standing,
+  me: string,
 ): CalendarEvent['changedDates'] {
-  const own = Object.entries(changedDates).flatMap(([key, { attendees, availability }]) =>
-    attendees && !(key in said) && !skipped.includes(key)
-      ? [[key, { attendees, ...(availability && { availability }) }] as const]
-      : [],
+  return Object.fromEntries(
+    Object.entries(changedDates).map(([key, date]) => {
+      const mine = date.attendees && partOf({ attendees: date.attendees }, me);
+      const asked = draft.changedDates[key]?.availability ?? draft.availability;
+      return [key, mine ? { ...date, availability: availabilityFor(mine.answer, asked) } : date];
+    }),
   );
-  return { ...Object.fromEntries(own), ...said };
 }
 
 /**
  * The event that an invitation comes to on the guest's own calendar: what the organizer says, as far
- * as it differs from what they said before; the rest stays as the guest has it.
+ * as it differs from what they said before; the rest stays as the guest has it. Their answer is their
+ * newest word that is to the time it has now, of the whole and of each date.
  */
 export function invitedEvent(
   standing: Standing,
   current: CalendarEvent | undefined,
-  { was, me, id, calendarId, now }: InvitedSetting,
+  { was, me, id, calendarId, now, written, versions }: InvitedSetting,
 ): CalendarEvent {
   const { draft } = standing;
   const fresh = newEvent({ ...draft, id, calendarId }, now);
@@ -99,21 +107,29 @@ export function invitedEvent(
   const said: Partial<Record<(typeof INVITED)[number], unknown>> = {};
   for (const field of INVITED)
     if (!current || !was || !isSame(draft[field], was[field])) said[field] = draft[field];
-  if (current && said.changedDates)
-    said.changedDates = withOwnAnswers(draft.changedDates, current, draft.skippedDates);
-  const mine = answerNow(standing, { current, was, me });
-  const attendees = draft.attendees.map((one) =>
-    mine && isSameAddress(one.address, me) ? mine : one,
+  const own =
+    guestAnswer(written, versions, { address: me, now: draft }) ??
+    answerOtherwise(standing, { current, was, me });
+  const { skippedDates } = draft;
+  const kept = Object.entries(current?.changedDates ?? {}).filter(
+    ([key, { attendees }]) => !said.changedDates || (attendees && !skippedDates.includes(key)),
   );
+  const dates = { ...Object.fromEntries(kept), ...(said.changedDates as object) };
+  const { attendees, changedDates } = withAnswers(
+    { attendees: withSelf(draft.attendees, me, own), changedDates: dates },
+    (one) => (isSameAddress(one.address, me) ? own : null),
+  );
+  const mine = partOf({ attendees }, me);
   const next: CalendarEvent = {
     ...base,
     ...(said as Partial<CalendarEvent>),
     organizer: draft.organizer,
     attendees,
+    changedDates: datesOfGuest(changedDates, standing, me),
     availability: availabilityFor(mine?.answer ?? 'none', draft.availability),
     invited: (mine?.answer ?? 'none') === 'none' ? 'unanswered' : 'answered',
     // Its revision is the organizer's, which an answer names.
-    revision: draft.revision,
+    revision: standing.sequence,
     updated: now,
   };
   for (const field of ['rule', 'clockDays'] as const)

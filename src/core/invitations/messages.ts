@@ -27,8 +27,10 @@ export interface InviteMessage {
 
 const METHODS: Readonly<Record<string, MailMethod>> = {
   REQUEST: 'request',
+  ADD: 'add',
   REPLY: 'reply',
   CANCEL: 'cancel',
+  REFRESH: 'refresh',
   COUNTER: 'counter',
   DECLINECOUNTER: 'declineCounter',
 };
@@ -87,15 +89,30 @@ function messagesIn(contents: FileContents): InviteMessage[] {
 export const keyOf = ({ time }: Pick<InviteMessage, 'time'>, start: EventTime): string | null =>
   time && dateKeyFor(start, time);
 
-/** Who wrote a message: of a reply or a proposal its attendee, else the organizer. */
-export function senderOf({ method, draft }: InviteMessage): MailParty {
-  const isGuest = method === 'reply' || method === 'counter';
-  const who = isGuest ? draft.attendees[0] : draft.organizer;
+/** Methods by which guests write to the organizer; by all others the organizer writes. */
+const FROM_GUESTS: ReadonlySet<MailMethod> = new Set(['reply', 'counter', 'refresh']);
+
+/** Whether a guest speaks in a message, and not the organizer. */
+export const isFromGuest = ({ method }: Pick<InviteMessage, 'method'>): boolean =>
+  FROM_GUESTS.has(method);
+
+/** In whose name a message is written: of a reply or a proposal its attendee, else the organizer. */
+export function senderOf(message: InviteMessage): MailParty {
+  const { draft } = message;
+  const who = isFromGuest(message) ? draft.attendees[0] : draft.organizer;
   return { name: who?.name ?? '', address: who?.address ?? '' };
 }
 
 /** Kinds of messages that outrank each other where all else is equal: that something is off counts. */
-const RANKS: readonly MailMethod[] = ['reply', 'counter', 'declineCounter', 'request', 'cancel'];
+const RANKS: readonly MailMethod[] = [
+  'refresh',
+  'reply',
+  'counter',
+  'declineCounter',
+  'add',
+  'request',
+  'cancel',
+];
 
 /**
  * Orders messages of one event by when they were meant (RFC 5546 §2.1.5): by SEQUENCE, then by

@@ -5,7 +5,7 @@ import type { Answer } from '../model/attendees';
 import { wallOf, zoneOf } from '../model/common';
 import type { CalendarEvent } from '../model/event';
 import { isWholeDay } from '../model/event';
-import type { MailMethod, MailParty } from '../model/mail';
+import type { Mail, MailMethod, MailParty } from '../model/mail';
 import { quotedTitle, titleOf } from '../model/titleOf';
 import { sayRule } from '../recurrence/sayRule';
 import { civilDate, dayOfWall } from '../time/civil';
@@ -143,8 +143,12 @@ export function sayCame(
   switch (method) {
     case 'request':
       return isNew ? `${name} invites you to ${title}` : `${name} changed ${title}`;
+    case 'add':
+      return `${name} added a date to ${title}`;
     case 'cancel':
       return `${name} called off ${title}`;
+    case 'refresh':
+      return `${name} asked how ${title} stands, and is sent it again`;
     case 'counter':
       return `${name} proposes another time for ${title}`;
     case 'declineCounter':
@@ -154,4 +158,28 @@ export function sayCame(
         ? `${name} perhaps comes to ${title}`
         : `${name} ${ANSWER_WORDS[answer ?? 'none']} ${title}`;
   }
+}
+
+/** Why a message waits for the person, in one line. */
+export function sayHeld(
+  { from, sender, held }: Pick<Mail, 'from' | 'sender' | 'held'>,
+  event: { title: string },
+): string {
+  const title = quotedTitle(event);
+  if (held === 'sequence')
+    return `A message of ${sayParty(from)} about ${title} has a version number beyond reason. Nothing was changed: see Invitations`;
+  const real = sender ? `${sayParty(sender)} <${sender.address}>` : 'Somebody else';
+  return `${real} wrote about ${title} in the name of ${sayParty(from)}. Nothing was changed: see Invitations`;
+}
+
+/** Why a message that came is kept and changes nothing, in one line. */
+export function sayUnchanged(method: MailMethod, who: MailParty, event: { title: string }): string {
+  const title = quotedTitle(event);
+  if (method === 'reply')
+    return `${sayParty(who)} answered an earlier version of ${title}, or answered again since: nothing was changed`;
+  if (method === 'counter')
+    return `A later proposal of ${sayParty(who)} for ${title} is here already`;
+  return method === 'cancel'
+    ? `${sayParty(who)} called off ${title}, which is not here: if its invitation comes later, it counts as called off`
+    : `A later message about ${title} is here already`;
 }

@@ -6,7 +6,6 @@ import type { MailMethod, MailParty } from '../model/mail';
 import { askingOf } from './asking';
 import { SAID } from './fields';
 import { isSameAddress } from './party';
-import { isPassedOn } from './passOn';
 
 /** Something that guests have not been told of: whom, what, and of which date (null: the whole). */
 export interface Telling {
@@ -129,8 +128,7 @@ export function tellings(
   const guests = guestsToTell(now, me);
   if (!told) return guests.length ? [{ method: 'request', key: null, to: guests, why: 'new' }] : [];
   const known = guestsToTell(told, me);
-  // Who comes for a guest was asked by that guest.
-  const added = guests.filter((one) => !isAmong(known, one) && !isPassedOn(one));
+  const added = guests.filter((one) => !isAmong(known, one));
   const gone = known.filter((one) => !isAmong(guests, one));
   const stayed = guests.filter((one) => isAmong(known, one));
   const all: Telling[] = [];

@@ -2,7 +2,7 @@ import { dateAsEvent } from '../editing/series/dates';
 import { writeCalendarFile } from '../files/ics/writeFile';
 import { timeOfKey, timeProperty } from '../files/ics/writeEvent';
 import type { Attendee } from '../model/attendees';
-import type { JcalProperty } from '../model/common';
+import type { EventTime, JcalProperty } from '../model/common';
 import type { CalendarEvent } from '../model/event';
 import type { MailMethod } from '../model/mail';
 import type { EpochMs } from '../time/units';
@@ -18,6 +18,8 @@ export interface Outgoing {
   /** Whom it speaks of; those of the event where it says nothing. Of a reply its writer alone. */
   attendees?: readonly Attendee[];
   sequence: number;
+  /** The date of a series that is all that the writer was asked to, where that is so. */
+  alone?: EventTime | null;
   /** What is written by hand; empty for nothing. */
   line: string;
   /** When it is written, epoch ms. */
@@ -25,11 +27,13 @@ export interface Outgoing {
 }
 
 /** The calendar text of a message (RFC 5546 §3.2), with the date's own entry where it is about one. */
-export function writeMessage({ method, key, line, now, sequence, ...rest }: Outgoing): string {
+export function writeMessage(outgoing: Outgoing): string {
+  const { method, key, line, now, sequence, alone, ...rest } = outgoing;
   const { event } = rest;
   const entry = key === null ? event : dateAsEvent(event, key);
   const more: JcalProperty[] = [];
   if (key !== null) more.push(timeProperty('recurrence-id', timeOfKey(event.start, key)));
+  else if (alone) more.push(timeProperty('recurrence-id', alone));
   if (line) more.push(['comment', {}, 'text', line]);
   if (method === 'request') more.push(...askingProperties(event));
   if (method === 'cancel') more.push(['status', {}, 'text', 'CANCELLED']);
@@ -40,6 +44,8 @@ export function writeMessage({ method, key, line, now, sequence, ...rest }: Outg
     events: [
       {
         ...bare,
+        // An entry for a date is a word on that date: of the whole only who asks says more.
+        ...(method !== 'request' && { changedDates: {} }),
         attendees: [...(rest.attendees ?? entry.attendees)],
         revision: sequence,
         // DTSTAMP is when the message was written (RFC 5546 §3.2).

@@ -4,8 +4,20 @@ import { dateKey } from './eventFields';
 import { z } from './zod';
 
 /** What a mail about an event wants (the methods of RFC 5546 §3.2 that go between people). */
-export const MAIL_METHODS = ['request', 'reply', 'cancel', 'counter', 'declineCounter'] as const;
+export const MAIL_METHODS = [
+  'request',
+  'add',
+  'reply',
+  'cancel',
+  'refresh',
+  'counter',
+  'declineCounter',
+] as const;
 export type MailMethod = (typeof MAIL_METHODS)[number];
+
+/** What can be doubtful about a message: who sent it, or a SEQUENCE far beyond the last one. */
+export const HELD_FOR = ['sender', 'sequence'] as const;
+export type HeldFor = (typeof HELD_FOR)[number];
 
 /** Who writes, or is written to. */
 export const mailParty = z.object({ name: z.string(), address: z.string() });
@@ -40,5 +52,13 @@ export const mail = z.object({
   isDone: z.boolean().default(false),
   /** Why one that came changed nothing; empty where it did. */
   problem: z.string().default(''),
+  /** Who really sent one that came, where that is not whom it names. */
+  sender: mailParty.optional(),
+  /** Of one that came and has no effect until the person says so: what is doubtful about it. */
+  held: z.enum(HELD_FOR).optional(),
+  /** Whether the person said that its sender may speak for whom it names. */
+  isVouched: z.boolean().optional(),
+  /** Of one that went out: whether what it said was undone here; others still know it. */
+  isTakenBack: z.boolean().optional(),
 });
 export type Mail = z.infer<typeof mail>;

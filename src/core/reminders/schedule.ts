@@ -1,10 +1,10 @@
 import { EventIndex } from '../agenda/eventIndex';
 import type { Occurrence } from '../agenda/occurrence';
 import { dateId, leaveBy } from '../agenda/occurrence';
-import { dateAsEvent } from '../editing/series/dates';
+import { dateAsEvent, laterChangeAt } from '../editing/series/dates';
 import type { RelativeReminder, Reminder } from '../model/common';
 import type { CalendarEvent } from '../model/event';
-import { DAY, dayOfWall, MINUTE } from '../time/civil';
+import { DAY, dayOfWall, MINUTE, parseLocal } from '../time/civil';
 import type { EpochMs } from '../time/units';
 import { instantFromWall, wallFromInstant } from '../time/zones';
 import type { CalendarReminders } from './following';
@@ -42,7 +42,9 @@ export function remindersOfDate(
   calendar: CalendarReminders | undefined,
 ): readonly Reminder[] {
   // Of most series nothing was changed, and there may be many dates.
-  const isPlain = dateKey === null || Object.keys(event.changedDates).length === 0;
+  const isPlain =
+    dateKey === null ||
+    (!event.changedDates[dateKey] && !laterChangeAt(event, parseLocal(dateKey)));
   return remindersFor(isPlain ? event : dateAsEvent(event, dateKey), calendar);
 }
 

@@ -22,7 +22,9 @@ import {
   setField,
 } from './events';
 import {
+  acceptHeld,
   answerInvitation,
+  ignoreHeld,
   letGoInvitation,
   proposeTime,
   remindSilent,
@@ -125,6 +127,8 @@ const PLANNERS = {
   takeProposal,
   turnDownProposal,
   letGoInvitation,
+  acceptHeld,
+  ignoreHeld,
 };
 
 type Planners = typeof PLANNERS;

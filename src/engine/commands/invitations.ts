@@ -6,6 +6,7 @@ import {
   tellingSubject,
   turnedDownSubject,
 } from '@/core/invitations/say';
+import { standingOf } from '@/core/invitations/standing';
 import { guestsToTell, outgoing, partiesOf } from '@/core/invitations/telling';
 import { dateAsEvent } from '@/core/editing/series/dates';
 import { sayMove } from '@/core/editing/sayMove';
@@ -18,15 +19,24 @@ import type { Mail, MailParty } from '@/core/model/mail';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import { quotedTitle } from '@/core/model/titleOf';
 import type { Edit } from '../change';
-import { eventOfUid, mailsOf, meIn, messagesOf, toldOf } from '../invitations/correspondence';
 import {
-  askedAnew,
+  askedOf,
+  eventOfUid,
+  lastSequence,
+  mailsOf,
+  meIn,
+  messagesOf,
+  toldOf,
+} from '../invitations/correspondence';
+import {
+  askedAgain,
   mailOut,
   mailsTo,
   silentOf,
   tellingMails,
   untoldOf,
 } from '../invitations/outgoing';
+import { takeIn } from '../invitations/takeIn';
 import type { Planner, Records, Situation } from './plan';
 
 /** The person as mails name them. @throws RangeError where no address is known. */
@@ -61,8 +71,33 @@ function withMyAnswer(
     return { ...event, changedDates: { ...event.changedDates, [key]: change } };
   }
   const { removedAt: _removedAt, ...shown } = event;
-  const answered = { ...shown, attendees, availability, invited: 'answered' as const };
+  // A word on the whole is one on each of its dates.
+  const changedDates = Object.fromEntries(
+    Object.entries(event.changedDates).map(([name, date]) => {
+      if (!date.attendees) return [name, date];
+      const own = date.attendees.map((one) =>
+        isSameAddress(one.address, mine.address) ? mine : one,
+      );
+      return [name, { ...date, attendees: own, availability }];
+    }),
+  );
+  const answered = {
+    ...shown,
+    attendees,
+    changedDates,
+    availability,
+    invited: 'answered' as const,
+  };
   return removedAt === null ? answered : { ...answered, removedAt };
+}
+
+/** What an answer names: the SEQUENCE of the last word of who asks (RFC 5546 §2.1.4), and the date, where one is all that was asked to. */
+export function answersTo(
+  mails: readonly Mail[],
+  event: CalendarEvent,
+): { sequence: number; alone: EventTime | null } {
+  const { sequence = event.revision, alone = null } = standingOf(askedOf(mails)) ?? {};
+  return { sequence, alone };
 }
 
 /** How an event takes time by whoever asks to it. */
@@ -103,7 +138,13 @@ export const answerInvitation: Planner<{
       { type: 'event', before: event, after },
       mailOut(
         {
-          ...{ method: 'reply', key, line, attendees: [mine] },
+          ...{
+            method: 'reply',
+            key,
+            line,
+            attendees: [mine],
+            ...answersTo(mails, event),
+          },
           event: outgoing(event, organizer),
           to: [{ name: organizer.name, address: organizer.address }],
           subject: answerSubject(event, answer),
@@ -146,6 +187,7 @@ export const proposeTime: Planner<{
       mailOut(
         {
           ...{ method: 'counter', key, line, attendees: [mine], event: moved },
+          ...answersTo(mailsOf(records, uid), event),
           to: [{ name: organizer.name, address: organizer.address }],
           subject: counterSubject(event),
         },
@@ -172,15 +214,16 @@ function toldEdits(
   const isNobody = only !== null && only.length === 0;
   const me = isNobody ? meIn(records) : sender(records);
   const before = eventOfUid(records, uid);
-  const told = toldOf(mailsOf(records, uid));
+  const mailsKnown = mailsOf(records, uid);
+  const told = toldOf(mailsKnown);
   const untold = untoldOf(records, uid);
   if (!untold) return null;
   const edits: Edit[] = [];
   let { event } = untold;
   if (before && !untold.isGone && !isNobody) {
-    const attendees = askedAnew(before, told);
     const organizer = before.organizer ?? { ...me };
-    const after = { ...before, attendees, organizer, ...(asking && { asking }) };
+    const asked = askedAgain(before, told, mailsKnown);
+    const after = { ...asked, organizer, ...(asking && { asking }) };
     edits.push({ type: 'event', before, after });
     event = outgoing(after, organizer);
   }
@@ -224,6 +267,7 @@ export const remindSilent: Planner<{ uid: string; line: string }> = (
       silent,
       {
         ...{ method: 'request', event: told, key: null, line, told },
+        sequence: Math.max(lastSequence(mailsOf(records, uid)), told.revision),
         subject: `Once more: ${tellingSubject(event, { why: 'new' })}`,
       },
       { from: me, now, newId },
@@ -243,16 +287,11 @@ export const takeProposal: Planner<{ mailId: string }> = (situation, { mailId })
   const { records, now, newId, saying } = situation;
   const { mail, message, event } = proposalOf(records, mailId);
   const me = sender(records);
-  const told = toldOf(mailsOf(records, event.uid));
+  const mails = mailsOf(records, event.uid);
+  const told = toldOf(mails);
   const { start, end } = message.draft;
   const key = mail.dateKey;
   const asked = dateAsEvent(event, key);
-  const moved = (attendees: Attendee[]) =>
-    attendees.map((one): Attendee =>
-      isSameAddress(one.address, mail.from.address)
-        ? { ...one, answer: 'accepted', answeredAt: now }
-        : one,
-    );
   const whole = revised(
     event,
     key === null
@@ -265,7 +304,8 @@ export const takeProposal: Planner<{ mailId: string }> = (situation, { mailId })
         },
     now,
   );
-  const after = { ...whole, attendees: moved(askedAnew(whole, told)) };
+  // Who proposed it comes then: their proposal is their answer to it.
+  const after = askedAgain(whole, told, mails);
   const shown = outgoing(after, after.organizer ?? { ...me });
   return {
     label: `Took ${sayParty(mail.from)}’s time for ${quotedTitle(event)}${sayMove(asked, { start, end }, saying)}`,
@@ -277,6 +317,7 @@ export const takeProposal: Planner<{ mailId: string }> = (situation, { mailId })
         guestsToTell(after, me.address),
         {
           ...{ method: 'request', event: shown, key, line: '', told: shown },
+          sequence: Math.max(lastSequence(mails) + 1, shown.revision),
           subject: tellingSubject(event, { why: key === null ? 'changed' : 'date changed' }),
         },
         { from: me, now, newId },
@@ -310,10 +351,45 @@ export const turnDownProposal: Planner<{ mailId: string; line: string }> = (
   };
 };
 
+function heldMail(records: Records, mailId: string): Mail {
+  const mail = records.get('mail', mailId);
+  if (!mail?.held || mail.isDone) throw new RangeError('This message is settled already.');
+  return mail;
+}
+
+/** Takes in a message that waited: the person says that its sender may, or that its version is right. */
+export const acceptHeld: Planner<{ mailId: string }> = ({ records, now, newId }, { mailId }) => {
+  const before = heldMail(records, mailId);
+  const { calendar, subject, sender: from = null } = before;
+  const others: Records = {
+    get: records.get.bind(records),
+    all: (type) => records.all(type).filter((one) => (one as object) !== before),
+  };
+  const messages = messagesOf(before).filter(({ method }) => method === before.method);
+  const { edits, did } = takeIn(others, messages, { calendar, subject, from, now, newId }, true);
+  return {
+    label: did,
+    edits: edits.map((edit) =>
+      edit.before === null && edit.type === 'mail' && (edit.after as Mail).calendar === calendar
+        ? { ...edit, before, after: { ...(edit.after as Mail), id: mailId } }
+        : edit,
+    ),
+  };
+};
+
+/** Leaves a message that waited without effect. */
+export const ignoreHeld: Planner<{ mailId: string }> = ({ records }, { mailId }) => {
+  const before = heldMail(records, mailId);
+  return {
+    label: `Ignored a message about “${before.subject}”`,
+    edits: [{ type: 'mail', before, after: { ...before, isDone: true } }],
+  };
+};
+
 /** Lets go of what was called off: it is not listed any more. */
 export const letGoInvitation: Planner<{ uid: string }> = ({ records }, { uid }) => {
   const edits = mailsOf(records, uid)
-    .filter(({ isOut, isDone }) => !isOut && !isDone)
+    .filter(({ isOut, isDone, held }) => !isOut && !isDone && !held)
     .map((before): Edit => ({ type: 'mail', before, after: { ...before, isDone: true } }));
   const [first] = edits;
   if (!first) return null;

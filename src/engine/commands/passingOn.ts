@@ -13,7 +13,7 @@ import { DEFAULT_SETTINGS } from '@/core/model/others';
 import { quotedTitle } from '@/core/model/titleOf';
 import { askedOf, mailsOf } from '../invitations/correspondence';
 import { mailOut } from '../invitations/outgoing';
-import { knownEvent, sender } from './invitations';
+import { answersTo, knownEvent, sender } from './invitations';
 import type { Planner } from './plan';
 
 /** Passes an invitation on to somebody else, who is asked instead; who asks is told. */
@@ -31,6 +31,11 @@ export const passInvitationOn: Planner<{ uid: string; to: MailParty; line: strin
     throw new RangeError(`${sayParty(to)} is asked already.`);
   if (!lets(event, 'mayPassOn'))
     throw new RangeError(`${sayParty(organizer)} wants this not to be passed on.`);
+  const { sequence, alone } = answersTo(mailsOf(records, uid), event);
+  if (alone)
+    throw new RangeError(
+      `You were asked to one date of ${quotedTitle(event)} only: that can’t be passed on.`,
+    );
   const part = partOf(event, me.address) ?? {
     ...me,
     role: 'required' as const,
@@ -43,12 +48,21 @@ export const passInvitationOn: Planner<{ uid: string; to: MailParty; line: strin
   const passed: CalendarEvent = {
     ...event,
     attendees,
+    changedDates: Object.fromEntries(
+      Object.entries(event.changedDates).map(([key, date]) => [
+        key,
+        date.attendees
+          ? { ...date, attendees: withPassedOn(date.attendees, both), availability: 'free' }
+          : date,
+      ]),
+    ),
     availability: 'free',
     invited: 'answered',
     ...(!settings.hasDeclined && { removedAt: now }),
   };
   const told = outgoing({ ...event, attendees }, organizer);
   const from = { from: me, now };
+
   return {
     label: `Passed ${quotedTitle(event)} on to ${sayParty(to)}`,
     about: event.id,
@@ -56,7 +70,7 @@ export const passInvitationOn: Planner<{ uid: string; to: MailParty; line: strin
       { type: 'event', before: event, after: passed },
       mailOut(
         {
-          ...{ method: 'reply', key: null, line, attendees: both, event: told },
+          ...{ method: 'reply', key: null, line, attendees: both, event: told, sequence },
           to: [{ name: organizer.name, address: organizer.address }],
           subject: answerSubject(event, 'delegated'),
         },
@@ -64,7 +78,7 @@ export const passInvitationOn: Planner<{ uid: string; to: MailParty; line: strin
       ),
       mailOut(
         {
-          ...{ method: 'request', key: null, line, event: told, to: [to] },
+          ...{ method: 'request', key: null, line, event: told, to: [to], sequence },
           subject: tellingSubject(event, { why: 'new' }),
         },
         { ...from, id: newId() },
@@ -76,7 +90,7 @@ export const passInvitationOn: Planner<{ uid: string; to: MailParty; line: strin
 /** Puts an event that somebody else asks to back to when they ask for. */
 export const backToAsked: Planner<{ uid: string }> = ({ records, now, saying }, { uid }) => {
   const event = knownEvent(records, uid);
-  const asked = standingOf(askedOf(mailsOf(records, uid), uid))?.draft;
+  const asked = standingOf(askedOf(mailsOf(records, uid)))?.draft;
   if (!asked) return null;
   const { start, end } = asked;
   const after = { ...event, start, end, updated: now };

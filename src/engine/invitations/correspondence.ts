@@ -1,5 +1,7 @@
 import type { InviteMessage } from '@/core/invitations/messages';
-import { readMessages } from '@/core/invitations/messages';
+import { isFromGuest, readMessages } from '@/core/invitations/messages';
+import type { AskedVersion } from '@/core/invitations/answers';
+import { standingOf } from '@/core/invitations/standing';
 import { isSameAddress } from '@/core/invitations/party';
 import type { CalendarEvent } from '@/core/model/event';
 import type { Mail, MailParty } from '@/core/model/mail';
@@ -34,20 +36,59 @@ export function eventOfUid(records: Records, uid: string): CalendarEvent | undef
 export const isMine = ({ organizer }: CalendarEvent, me: MailParty): boolean =>
   organizer === undefined || isSameAddress(organizer.address, me.address);
 
-/** The messages that a kept mail carries; what was read once is read again from its text. */
-export const messagesOf = ({ calendar, at }: Pick<Mail, 'calendar' | 'at'>): InviteMessage[] =>
-  readMessages(calendar, at);
+const read = new WeakMap<object, InviteMessage[]>();
 
-/** Requests and cancellations that came for an event. */
-export const askedOf = (mails: readonly Mail[], uid: string): InviteMessage[] =>
-  mails
-    .filter(({ isOut, method }) => !isOut && (method === 'request' || method === 'cancel'))
+/** The messages that a kept mail carries about its event; read once from its text, and kept while the mail is. */
+export function messagesOf(mail: Pick<Mail, 'calendar' | 'at' | 'uid'>): InviteMessage[] {
+  const known = read.get(mail);
+  if (known) return known;
+  const messages = readMessages(mail.calendar, mail.at).filter(({ uid }) => uid === mail.uid);
+  read.set(mail, messages);
+  return messages;
+}
+
+/** What came and counts: not what waits for the person to say whether it may. */
+export const cameIn = (mails: readonly Mail[]): Mail[] =>
+  mails.filter(({ isOut, held }) => !isOut && !held);
+
+/** What the organizer said of an event, as far as it counts. */
+export const askedOf = (mails: readonly Mail[]): InviteMessage[] =>
+  cameIn(mails)
     .flatMap(messagesOf)
-    .filter((message) => message.uid === uid);
+    .filter((message) => !isFromGuest(message));
+
+/** What guests wrote of an event of the person's own. */
+export const answersOf = (mails: readonly Mail[]): InviteMessage[] =>
+  cameIn(mails).flatMap(messagesOf).filter(isFromGuest);
+
+/** What the person wrote to who asks to an event, but for what was undone. */
+export const writtenOf = (mails: readonly Mail[]): InviteMessage[] =>
+  mails
+    .filter(({ isOut, isTakenBack }) => isOut && !isTakenBack)
+    .flatMap(messagesOf)
+    .filter(isFromGuest);
+
+/** An event of somebody else's as it was asked at each SEQUENCE to which the person wrote something. */
+export function versionsAnswered(
+  asked: readonly InviteMessage[],
+  written: readonly InviteMessage[],
+): AskedVersion[] {
+  const sequences = [...new Set(written.map(({ sequence }) => sequence))].sort((a, b) => a - b);
+  return sequences.flatMap((sequence) => {
+    const standing = standingOf(asked.filter((one) => one.sequence <= sequence));
+    return standing ? [{ sequence, asked: standing.draft }] : [];
+  });
+}
+
+/** An event of the person's own as guests were told it, at each SEQUENCE. */
+export const versionsTold = (mails: readonly Mail[]): AskedVersion[] =>
+  mails
+    .flatMap(({ isOut, told, sequence }) => (isOut && told ? [{ sequence, asked: told }] : []))
+    .sort((a, b) => a.sequence - b.sequence);
 
 /** Other times that guests propose and that are not settled. */
 export const openProposals = (mails: readonly Mail[]): Mail[] =>
-  mails.filter(({ isOut, method, isDone }) => !isOut && method === 'counter' && !isDone);
+  cameIn(mails).filter(({ method, isDone }) => method === 'counter' && !isDone);
 
 /** Whether a mail calls the whole off for everybody: it leaves nothing to know. */
 const isEnd = ({ isOut, method, dateKey, told }: Mail) =>
@@ -57,6 +98,11 @@ const isEnd = ({ isOut, method, dateKey, told }: Mail) =>
 export const toldOf = (mails: readonly Mail[]): CalendarEvent | null =>
   mails.filter((mail) => (mail.isOut && mail.told) || isEnd(mail)).at(-1)?.told ?? null;
 
-/** The SEQUENCE that the next message to guests has at least: past a cancellation it goes on. */
-export const leastSequence = (mails: readonly Mail[]): number =>
-  Math.max(0, ...mails.filter(isEnd).map(({ sequence }) => sequence + 1));
+/** The highest SEQUENCE that guests were told; -1 where they were told nothing. */
+export const lastSequence = (mails: readonly Mail[]): number =>
+  Math.max(
+    -1,
+    ...mails
+      .filter((mail) => mail.isOut && (mail.told || isEnd(mail)))
+      .map((mail) => mail.sequence),
+  );

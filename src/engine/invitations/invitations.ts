@@ -1,6 +1,7 @@
 import { decodeText } from '@/core/files/ics/decode';
 import { FileError } from '@/core/files/ics/scan';
-import { readMessages } from '@/core/invitations/messages';
+import type { InviteMessage } from '@/core/invitations/messages';
+import { readMessages, senderOf } from '@/core/invitations/messages';
 import { writeMail } from '@/core/invitations/mime';
 import { mailWords, sayTimes } from '@/core/invitations/say';
 import type { Telling } from '@/core/invitations/telling';
@@ -14,7 +15,8 @@ import type { EpochMs } from '@/core/time/units';
 import type { EventTime } from '@/core/model/common';
 import { wallOf, zoneOf } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
-import { isWholeDay } from '@/core/model/event';
+import { isWholeDay, uidOf } from '@/core/model/event';
+import { RecordError } from '@/core/model/migrate';
 import { instantOf } from '@/core/time/zones';
 import { nanoid } from 'nanoid';
 import type { Commands } from '../commands/commands';
@@ -22,11 +24,20 @@ import { readMail } from '../messages/readMail';
 import type { Asked } from '../queries/asked';
 import type { SendMessage } from '../reminders/outbox';
 import type { Repository } from '../repository';
-import { askedOf, eventOfUid, mailsOf, messagesOf, openProposals, toldOf } from './correspondence';
-import { silentOf, untoldOf } from './outgoing';
+import {
+  askedOf,
+  eventOfUid,
+  mailsOf,
+  meIn,
+  messagesOf,
+  openProposals,
+  toldOf,
+} from './correspondence';
+import type { Untold } from './outgoing';
+import { silentOf, untoldBy } from './outgoing';
 import type { Post } from './post';
-import type { InvitationRow } from './rows';
-import { invitationRows } from './rows';
+import type { HeldRow, InvitationRow } from './rows';
+import { byUid, eventsOf, heldRows, invitationRows } from './rows';
 import { CameBefore, NotTaken, takeIn } from './takeIn';
 
 interface Parts extends Asked {
@@ -56,6 +67,7 @@ export interface UntoldRow {
   eventId: string;
   title: string;
   when: string;
+  start: EpochMs;
   /** Each once. */
   to: MailParty[];
   why: Telling['why'];
@@ -74,6 +86,27 @@ export interface StrayedRow {
   /** In words, as it is here. */
   when: string;
   mayPropose: boolean;
+}
+
+function untoldRow(
+  uid: string,
+  { event, all }: Untold,
+  { now, saying }: TellingManner,
+): UntoldRow | null {
+  const end = instantOf(wallOf(event.end), zoneOf(event.end), saying.clock);
+  if (event.rule === undefined && !event.extraDates.length && end <= now) return null;
+  const to = all.flatMap((telling) => telling.to);
+  const [{ why }] = all as [Telling];
+  return {
+    uid,
+    eventId: event.id,
+    title: titleOf(event),
+    when: sayTimes(event, saying),
+    start: instantOf(wallOf(event.start), zoneOf(event.start), saying.clock),
+    to: [...new Map(to.map(({ name, address }) => [address, { name, address }])).values()],
+    why,
+    asking: askingOf(event),
+  };
 }
 
 const isSameWhen = (
@@ -109,6 +142,26 @@ export interface GuestNews {
   untold: UntoldRow | null;
 }
 
+/** Events that one text speaks of at the most: a message is about one (RFC 5546 §3.2). */
+const MAX_EVENTS = 50;
+
+/** Messages by their event, method and writer. @throws FileError where one text speaks of too many events. */
+function byThread(messages: readonly InviteMessage[]): InviteMessage[][] {
+  const threads = new Map<string, InviteMessage[]>();
+  for (const message of messages) {
+    const writer = senderOf(message).address.toLowerCase();
+    const name = JSON.stringify([message.uid, message.method, writer]);
+    const thread = threads.get(name);
+    if (thread) thread.push(message);
+    else threads.set(name, [message]);
+  }
+  if (threads.size > MAX_EVENTS)
+    throw new FileError(
+      `It speaks of ${threads.size} events at once; a message may speak of ${MAX_EVENTS}.`,
+    );
+  return [...threads.values()];
+}
+
 /** The largest mail or file that is taken in, in bytes. */
 const MOST_BYTES = 2e6;
 
@@ -128,14 +181,35 @@ export class Invitations {
     return this.parts.records.all('mail').filter(({ isOut, isSent }) => isOut && !isSent).length;
   }
 
-  /** Those of some events whose guests do not know how they are now. */
-  untold(ids: readonly string[], { now, saying }: TellingManner): UntoldRow[] {
+  /**
+   * Events whose guests do not know how they are now: what was changed since they were told, and what
+   * was made here and never sent. What came with answers already was sent from elsewhere.
+   */
+  untold({ now, saying }: TellingManner): UntoldRow[] {
     const { records } = this.parts;
-    return ids.flatMap((id): UntoldRow[] => {
-      const uid = records.get('event', id)?.uid ?? this.uidTold(id);
-      const row = uid === undefined ? null : this.untoldRow(uid, { now, saying });
-      return row ? [row] : [];
-    });
+    const me = meIn(records);
+    const mails = byUid(records.all('mail').filter(({ isOut, told }) => isOut && told));
+    const made = records
+      .all('event')
+      .filter(
+        ({ id, uid, attendees }) =>
+          attendees.length > 0 &&
+          uid === uidOf(id) &&
+          attendees.every(({ answer }) => answer === 'none'),
+      );
+    const uids = new Map([...mails, ...made.map(({ uid }) => [uid, null] as const)]);
+    const events = eventsOf(records, uids);
+    return [...uids.keys()]
+      .flatMap((uid) => {
+        const untold = untoldBy(events.get(uid), mails.has(uid) ? mailsOf(records, uid) : [], me);
+        return (untold && untoldRow(uid, untold, { now, saying })) ?? [];
+      })
+      .sort((a, b) => a.start - b.start || (a.uid < b.uid ? -1 : 1));
+  }
+
+  /** Messages that wait until the person says whether they count. */
+  held(saying: Saying): HeldRow[] {
+    return heldRows(this.parts.records, saying);
   }
 
   /** Those of some events to which somebody else asks, and that the person has at another time than they. */
@@ -144,7 +218,7 @@ export class Invitations {
     return ids.flatMap((id): StrayedRow[] => {
       const event = records.get('event', id);
       if (!event?.invited || event.removedAt !== undefined) return [];
-      const asked = standingOf(askedOf(mailsOf(records, event.uid), event.uid))?.draft;
+      const asked = standingOf(askedOf(mailsOf(records, event.uid)))?.draft;
       if (!asked || asked.rule !== undefined || isSameWhen(asked, event)) return [];
       const from = { name: asked.organizer?.name ?? '', address: asked.organizer?.address ?? '' };
       return [
@@ -157,30 +231,6 @@ export class Invitations {
     });
   }
 
-  /** The UID of an event that is gone and of which guests were told. */
-  private uidTold(eventId: string): string | undefined {
-    return this.parts.records.all('mail').find(({ told }) => told?.id === eventId)?.uid;
-  }
-
-  private untoldRow(uid: string, { now, saying }: TellingManner): UntoldRow | null {
-    const untold = untoldOf(this.parts.records, uid);
-    if (!untold) return null;
-    const { event, all } = untold;
-    const end = instantOf(wallOf(event.end), zoneOf(event.end), saying.clock);
-    if (event.rule === undefined && !event.extraDates.length && end <= now) return null;
-    const to = all.flatMap((telling) => telling.to);
-    const [{ why }] = all as [Telling];
-    return {
-      uid,
-      eventId: event.id,
-      title: titleOf(event),
-      when: sayTimes(event, saying),
-      to: [...new Map(to.map(({ name, address }) => [address, { name, address }])).values()],
-      why,
-      asking: askingOf(event),
-    };
-  }
-
   /** How it stands with the guests of an event; null where it is not here. */
   guestNews(eventId: string, manner: TellingManner): GuestNews | null {
     const { records } = this.parts;
@@ -188,6 +238,7 @@ export class Invitations {
     if (!event) return null;
     const mails = mailsOf(records, event.uid);
     const isTold = toldOf(mails) !== null;
+    const untold = untoldBy(event, mails, meIn(records));
     return {
       history: mails
         .filter(({ isOut, to }) => !isOut || to.length > 0)
@@ -199,7 +250,7 @@ export class Invitations {
       silent: isTold
         ? silentOf(records, event).map(({ name, address }) => ({ name, address }))
         : [],
-      untold: this.untoldRow(event.uid, manner),
+      untold: untold && untoldRow(event.uid, untold, manner),
     };
   }
 
@@ -260,17 +311,27 @@ export class Invitations {
     }: { subject: string; from: MailParty | null; now: EpochMs; isQuiet?: boolean },
   ): Promise<Came> {
     const came: Came = { did: [], problems: [] };
-    for (const message of readMessages(calendar, now)) {
+    for (const messages of byThread(readMessages(calendar, now))) {
       try {
         const { records, commands } = this.parts;
-        const taken = takeIn(records, message, {
+        const { did, edits, isNews } = takeIn(records, messages, {
           ...{ calendar, subject, from, now },
           newId: () => nanoid(12),
         });
-        await commands.keep({ label: taken.did, at: now, edits: taken.edits });
-        came.did.push(taken.did);
+        if (isNews) {
+          await commands.keep({ label: did, at: now, edits });
+          came.did.push(did);
+        } else {
+          // It is kept, since later messages may give it a meaning, and is no change of anything seen.
+          await records.write(
+            edits.map(({ type, after }) => ({ type, id: (after as Mail).id, record: after })),
+          );
+          came.problems.push(did);
+        }
       } catch (error) {
-        if (!(error instanceof NotTaken)) throw error;
+        // One that can't be taken in never keeps others back.
+        const isKnown = error instanceof NotTaken || error instanceof RecordError;
+        if (!isKnown) throw error;
         if (!(isQuiet && error instanceof CameBefore)) came.problems.push(error.message);
       }
     }
@@ -328,7 +389,11 @@ export class Invitations {
       });
       await post.send({ id: mail.id, mime: writeMail(mail, words) }, now);
       // Beside the history: that it is on its way can't be undone.
-      await records.renew('mail', mail.id, (latest) => latest && { ...latest, isSent: true });
+      await records.renew('mail', mail.id, (latest) => ({
+        ...mail,
+        ...(latest ?? { isTakenBack: true }),
+        isSent: true,
+      }));
       this.parts.changed();
     }
   }

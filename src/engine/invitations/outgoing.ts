@@ -1,9 +1,14 @@
 import { isSameAddress } from '@/core/invitations/party';
 import type { MailMethod, MailParty, Mail } from '@/core/model/mail';
+import type { EventTime } from '@/core/model/common';
 import type { Attendee } from '@/core/model/attendees';
 import type { CalendarEvent } from '@/core/model/event';
 import type { Telling } from '@/core/invitations/telling';
+import type { GuestAnswer } from '@/core/invitations/answers';
+import { guestAnswer, withAnswers } from '@/core/invitations/answers';
 import { askingOf } from '@/core/invitations/asking';
+import { partOf } from '@/core/invitations/invited';
+import { isPassedOn } from '@/core/invitations/passOn';
 import { guestsToTell, outgoing, partiesOf, tellings } from '@/core/invitations/telling';
 import { tellingSubject } from '@/core/invitations/say';
 import { writeMessage } from '@/core/invitations/write';
@@ -13,11 +18,13 @@ import type { Records } from '../commands/plan';
 import {
   eventOfUid,
   isMine,
+  answersOf,
+  lastSequence,
   openProposals,
-  leastSequence,
   mailsOf,
   meIn,
   toldOf,
+  versionsTold,
 } from './correspondence';
 
 export interface Letter {
@@ -30,6 +37,7 @@ export interface Letter {
   line: string;
   attendees?: readonly Attendee[];
   sequence?: number;
+  alone?: EventTime | null;
   told?: CalendarEvent;
 }
 
@@ -38,7 +46,7 @@ export function mailOut(
   letter: Letter,
   { from, now, id }: { from: MailParty; now: EpochMs; id: string },
 ): Edit {
-  const { method, event, key, to, subject, line, attendees, told } = letter;
+  const { method, event, key, to, subject, line, attendees, told, alone } = letter;
   const sequence = letter.sequence ?? event.revision;
   const mail: Mail = {
     id,
@@ -53,7 +61,7 @@ export function mailOut(
     to: [...to],
     subject,
     line,
-    calendar: writeMessage({ method, event, key, attendees, sequence, line, now }),
+    calendar: writeMessage({ method, event, key, attendees, sequence, alone, line, now }),
     ...(told && { told }),
     isSent: to.length === 0,
     isDone: false,
@@ -80,41 +88,81 @@ export interface Untold {
   event: CalendarEvent;
   all: Telling[];
   isGone: boolean;
-  /** The least SEQUENCE of what is told. */
-  least: number;
+  /** The SEQUENCE that was told last; -1 for none. */
+  last: number;
+  /** Whether guests know of it now. */
+  isKnown: boolean;
+}
+
+/** An event as guests know it, with those who come instead of one and were asked by them. */
+function withInstead(told: CalendarEvent, event: CalendarEvent | undefined): CalendarEvent {
+  const instead = (event?.attendees ?? []).filter(
+    (one) => isPassedOn(one) && !partOf(told, one.address),
+  );
+  return instead.length ? { ...told, attendees: [...told.attendees, ...instead] } : told;
 }
 
 /** What guests of an event of one's own have not been told yet; null where that is nothing. */
-export function untoldOf(records: Records, uid: string): Untold | null {
-  const me = meIn(records);
-  const mails = mailsOf(records, uid);
-  const told = toldOf(mails);
-  const event = eventOfUid(records, uid);
+export const untoldOf = (records: Records, uid: string): Untold | null =>
+  untoldBy(eventOfUid(records, uid), mailsOf(records, uid), meIn(records));
+
+/** The same of an event (gone: undefined) by its mails. */
+export function untoldBy(
+  event: CalendarEvent | undefined,
+  mails: readonly Mail[],
+  me: MailParty,
+): Untold | null {
   if (event && !isMine(event, me)) return null;
+  const told = toldOf(mails);
   const isGone = !event || event.removedAt !== undefined;
   const now = isGone ? null : outgoing(event, { name: me.name, address: me.address });
   const shown = now ?? told;
   if (!shown) return null;
-  const all = tellings(now, told, me.address);
-  return all.length ? { event: shown, all, isGone, least: leastSequence(mails) } : null;
+  const all = tellings(now, told && withInstead(told, event), me.address);
+  if (!all.length) return null;
+  return { event: shown, all, isGone, last: lastSequence(mails), isKnown: told !== null };
 }
 
-/** Attendees who have to answer anew, since it is at another time. */
-export function askedAnew(event: CalendarEvent, told: CalendarEvent | null): Attendee[] {
-  const isMoved =
-    told !== null &&
-    JSON.stringify([told.start, told.end, told.rule ?? null]) !==
-      JSON.stringify([event.start, event.end, event.rule ?? null]);
-  if (!isMoved) return event.attendees;
-  return event.attendees.map(({ line: _line, answeredAt: _at, ...one }) => ({
-    ...one,
-    answer: 'none' as const,
-  }));
+const whenOf = ({ start, end, rule }: CalendarEvent) => JSON.stringify([start, end, rule ?? null]);
+
+/** An event with what its guests answer to it as it is now: who answered to another time is asked again. */
+export function askedAgain(
+  event: CalendarEvent,
+  told: CalendarEvent | null,
+  mails: readonly Mail[],
+): CalendarEvent {
+  const isMoved = told !== null && whenOf(told) !== whenOf(event);
+  const words = answersOf(mails);
+  const versions = versionsTold(mails);
+  const none: GuestAnswer = { whole: { answer: 'none' }, dates: new Map() };
+  const next = withAnswers(event, ({ address, answer }) => {
+    const known = guestAnswer(words, versions, { address, now: event });
+    return known ?? (isMoved && answer !== 'delegated' ? none : null);
+  });
+  return { ...event, ...next };
+}
+
+/** A mail to one guest that says how it stands, by what guests were told last; none where they were told nothing. */
+export function currentState(
+  mails: readonly Mail[],
+  guest: Attendee,
+  { me, now, newId }: { me: MailParty; now: EpochMs; newId(): string },
+): Edit[] {
+  const last = mails.findLast(({ isOut, told }) => isOut && told)?.told;
+  if (!last) return [];
+  const isOff = toldOf(mails) === null;
+  const letter: Omit<Letter, 'to'> = {
+    ...{ method: isOff ? 'cancel' : 'request', event: last, key: null, line: '' },
+    sequence: lastSequence(mails),
+    subject: tellingSubject(last, { why: isOff ? 'off' : 'new' }),
+    ...(isOff ? { attendees: [guest] } : { told: last }),
+  };
+  return mailsTo([guest], letter, { from: me, now, newId });
 }
 
 /** The mails that tell what was not told, to whom of `only` (addresses; null: everybody); nobody for none of them. */
 export function tellingMails(
-  { event, all, least }: Untold,
+  { event, all, last, isKnown }: Untold,
   {
     me,
     line,
@@ -140,7 +188,8 @@ export function tellingMails(
         ...(!isOff && { told: event }),
         subject: tellingSubject(event, telling),
         ...(isLeft && { attendees: to }),
-        sequence: Math.max(least, event.revision + (isOff ? 1 : 0)),
+        // Whoever was told something gets a higher one with whatever is otherwise, also after an undo.
+        sequence: Math.max(last + (telling.why === 'new' && isKnown ? 0 : 1), event.revision),
       },
       { from: me, now, newId },
     );

@@ -12,7 +12,7 @@ import type { Answer, Attendee } from '@/core/model/attendees';
 import { wallOf, zoneOf } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries, isWholeDay } from '@/core/model/event';
-import type { Mail, MailParty } from '@/core/model/mail';
+import type { HeldFor, Mail, MailMethod, MailParty } from '@/core/model/mail';
 import { titleOf } from '@/core/model/titleOf';
 import { DAY, dayOfWall, minuteOfDay } from '@/core/time/civil';
 import type { DayNumber, EpochMs } from '@/core/time/units';
@@ -21,7 +21,7 @@ import { instantOf, utcWall } from '@/core/time/zones';
 import type { Asked } from '../queries/asked';
 import type { Records } from '../commands/plan';
 import { lets } from '@/core/invitations/asking';
-import { askedOf, followedIds, meIn, messagesOf } from './correspondence';
+import { askedOf, cameIn, followedIds, meIn, messagesOf } from './correspondence';
 
 /** Something that somebody else asks the person to, as its card shows it. */
 export interface InvitationRow {
@@ -30,6 +30,8 @@ export interface InvitationRow {
   eventId: string | null;
   title: string;
   from: MailParty;
+  /** Who really sent its last word, where that is somebody who writes for them. */
+  sentBy: MailParty | null;
   state: 'open' | 'answered' | 'cancelled';
   answer: Answer;
   /** What the person wrote with the answer. */
@@ -65,7 +67,7 @@ export interface InvitationRow {
 const DATES = 6;
 
 /** The mails of invitations that came, by their events. */
-function byUid(mails: readonly Mail[]): Map<string, Mail[]> {
+export function byUid(mails: readonly Mail[]): Map<string, Mail[]> {
   const all = new Map<string, Mail[]>();
   for (const mail of mails) {
     const same = all.get(mail.uid);
@@ -76,7 +78,7 @@ function byUid(mails: readonly Mail[]): Map<string, Mail[]> {
 }
 
 /** The person's own events of some UIDs, found in one pass; of several the one that was not removed. */
-function eventsOf(
+export function eventsOf(
   records: Records,
   uids: ReadonlyMap<string, unknown>,
 ): Map<string, CalendarEvent> {
@@ -113,8 +115,8 @@ function rowOf(
   { records, index }: Asked,
   { uid, mails, event, saying, now }: Knowing,
 ): InvitationRow | null {
-  const came = mails.filter(({ isOut }) => !isOut);
-  const standing = standingOf(askedOf(came, uid));
+  const came = cameIn(mails);
+  const standing = standingOf(askedOf(came));
   if (!standing || came.every(({ isDone }) => isDone)) return null;
   const me = meIn(records);
   const { draft, before, isCancelled } = standing;
@@ -146,6 +148,7 @@ function rowOf(
     eventId: event && event.removedAt === undefined ? event.id : null,
     title: titleOf(shown),
     from: { name: draft.organizer?.name ?? '', address: draft.organizer?.address ?? '' },
+    sentBy: came.at(-1)?.sender ?? null,
     state: isCancelled ? 'cancelled' : isWritten ? 'answered' : 'open',
     answer,
     line: mine?.line ?? '',
@@ -188,3 +191,29 @@ function sayTimesOf({ start, end, wholeDay }: Occurrence, { wording }: Saying): 
   const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
   return wholeDay ? 'whole day' : `${at(start)} – ${at(end)}`;
 }
+
+/** A message that waits until the person says whether it counts. */
+export interface HeldRow {
+  mailId: string;
+  title: string;
+  /** In whose name it is written, and who sent it; null where that is no question. */
+  from: MailParty;
+  sender: MailParty | null;
+  held: HeldFor;
+  method: MailMethod;
+  when: string;
+  at: EpochMs;
+}
+
+/** What came and waits for the person, the last first. */
+export const heldRows = (records: Records, saying: Saying): HeldRow[] =>
+  records
+    .all('mail')
+    .flatMap((mail): HeldRow[] => {
+      const draft = mail.held && !mail.isDone && messagesOf(mail)[0]?.draft;
+      if (!draft || !mail.held) return [];
+      const { id, from, sender = null, held, method, at } = mail;
+      const when = method === 'refresh' ? '' : sayTimes(draft, saying);
+      return [{ mailId: id, title: titleOf(draft), from, sender, held, method, when, at }];
+    })
+    .sort((a, b) => b.at - a.at);

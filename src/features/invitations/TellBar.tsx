@@ -1,27 +1,31 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet } from 'react-native';
 import { Button, IconButton } from 'react-native-paper';
 import { sayWhom } from '@/core/invitations/party';
 import { useDo } from '@/data/commands';
 import { useUntold } from '@/data/invitations';
-import { putAside } from '@/data/touched';
+import { askLater, useAskedLater } from '@/data/touched';
 import type { UntoldRow } from '@/engine/invitations/invitations';
 import { AskBar } from '@/ui/AskBar';
 import { TellLater } from './tellLater';
 
-const WHAT: Readonly<Record<UntoldRow['why'], string>> = {
+/** What is not sent of an event, as its title goes on. */
+export const NOT_SENT: Readonly<Record<UntoldRow['why'], string>> = {
   new: 'has not been sent',
   changed: 'was changed',
   off: 'was removed',
   'date changed': 'has a changed date',
-  'date off': 'has a date less',
+  'date off': 'has one date fewer',
   'left out': 'has fewer guests',
 };
 
-/** After a change to an event with guests: whether they are told. Nothing is sent without this. */
+/** Whether guests are told of an event that they do not know as it is. Nothing is sent without this. */
 export function TellBar() {
   const act = useDo();
-  const untold = useUntold();
+  const router = useRouter();
+  const asideIds = useAskedLater();
+  const untold = useUntold().filter(({ eventId }) => !asideIds.includes(eventId));
   const [asked, setAsked] = useState<UntoldRow | null>(null);
   const [row] = untold;
   return (
@@ -30,8 +34,8 @@ export function TellBar() {
         <AskBar
           name="Guests who do not know"
           icon="email-outline"
-          text={`“${row.title}” ${WHAT[row.why]}. Tell ${sayWhom(row.to)}?`}
-          more={untold.length - 1}
+          text={`“${row.title}” ${NOT_SENT[row.why]}. Tell ${sayWhom(row.to)}?`}
+          more={0}
         >
           <Button compact mode="contained" onPress={() => setAsked(row)}>
             Send…
@@ -42,11 +46,16 @@ export function TellBar() {
           >
             Tell nobody
           </Button>
+          {untold.length > 1 && (
+            <Button compact onPress={() => router.navigate('/invitations')}>
+              {`See all ${untold.length}`}
+            </Button>
+          )}
           <IconButton
             icon="close"
             size={20}
             accessibilityLabel="Ask later"
-            onPress={() => putAside(row.eventId)}
+            onPress={() => askLater(row.eventId)}
             style={styles.close}
           />
         </AskBar>

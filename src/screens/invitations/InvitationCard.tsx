@@ -129,6 +129,9 @@ export function InvitationCard({ row }: { row: InvitationRow }) {
       <Card title={row.title}>
         <View style={styles.facts}>
           <Fact icon="account-outline">{`${sayParty(row.from)} asks · ${standing}`}</Fact>
+          {row.sentBy && (
+            <Fact icon="email-outline">{`Sent by ${sayParty(row.sentBy)} (${row.sentBy.address})`}</Fact>
+          )}
           <Fact icon="clock-outline">
             {[row.when, row.theirs, row.repeats].filter(Boolean).join(' · ')}
           </Fact>

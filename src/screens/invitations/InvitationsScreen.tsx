@@ -14,8 +14,10 @@ import { Check } from '@/ui/Check';
 import { Columns } from '@/ui/Columns';
 import { Page } from '@/ui/Page';
 import { usePalette } from '@/ui/theme/theme';
+import { HeldPart } from './HeldPart';
 import { InvitationCard } from './InvitationCard';
 import { MeCard } from './MeCard';
+import { NotSentPart } from './NotSentPart';
 
 const STATES = [
   { state: 'open', title: 'To answer' },
@@ -60,12 +62,11 @@ export function InvitationsScreen() {
             : 'The post does not answer. What comes is taken in when it does.'}
         </Text>
       )}
+      <HeldPart />
+      <NotSentPart />
       {rows.length === 0 && (
         <Card>
-          <Text>
-            Here stands what others ask you to, with the day around it, until you answer. It comes
-            by the post, or from a file: a mail (.eml) or a calendar file (.ics) with an invitation.
-          </Text>
+          <Text>Invitations appear here. They arrive by email, or open an .ics or .eml file.</Text>
         </Card>
       )}
       {STATES.map(({ state, title }) => {

@@ -67,11 +67,23 @@ export function fieldsOfLater(
   return { ...fields, ...times };
 }
 
-/** The change that reaches a date from an earlier one (RANGE=THISANDFUTURE), if any does. */
-export function laterChangeAt(event: CalendarEvent, wall: WallMs): PlacedChange | undefined {
-  const series = compileSeries(event);
-  return series ? laterChange(series, wall) : undefined;
+/** Changes of an event that reach later dates; worked out once, since each of thousands of dates asks. */
+const reaching = new WeakMap<CalendarEvent, readonly PlacedChange[]>();
+
+function reachingChanges(event: CalendarEvent): readonly PlacedChange[] {
+  const known = reaching.get(event);
+  if (known) return known;
+  const isAny = Object.values(event.changedDates).some(({ andLater }) => andLater);
+  const changes = isAny
+    ? compileSeries(event)?.changes.filter(({ change }) => change.andLater)
+    : [];
+  reaching.set(event, changes ?? []);
+  return changes ?? [];
 }
+
+/** The change that reaches a date from an earlier one (RANGE=THISANDFUTURE), if any does. */
+export const laterChangeAt = (event: CalendarEvent, wall: WallMs): PlacedChange | undefined =>
+  laterChange({ changes: reachingChanges(event) as PlacedChange[] }, wall);
 
 /** One date of an event as an event of its own, with what was changed about it; a single event is its own only date. */
 export function dateAsEvent(event: CalendarEvent, key: string | null): CalendarEvent {

@@ -67,6 +67,25 @@ const BATCH = 100;
 /** The most changed dates of one series, and the most added and left-out ones: with more, nothing could be done at once. */
 const MOST_CHANGED = 5000;
 const MOST_OWN_DATES = 20_000;
+/** Methods whose messages need no DTSTART (RFC 5546 §3.2): what they are about is known by its UID. */
+const WITHOUT_START: ReadonlySet<string> = new Set([
+  'REPLY',
+  'CANCEL',
+  'REFRESH',
+  'DECLINECOUNTER',
+]);
+
+/** A message without a start gets that of the date it names, else the beginning of time. */
+function withStart(component: JcalComponent): void {
+  if (property(component, 'dtstart')) return;
+  const named = property(component, 'recurrence-id');
+  component[1].push(
+    named
+      ? ['dtstart', { ...named[1], range: undefined }, named[2], named[3]]
+      : ['dtstart', {}, 'date-time', '1970-01-01T00:00:00Z'],
+  );
+}
+
 /** Messages that speak of an event and are none (RFC 5546 §1.4). */
 const PROPOSALS: ReadonlySet<string> = new Set(['COUNTER', 'DECLINECOUNTER', 'REFRESH']);
 /** A rule of what a rule leaves out, which the standard has given up (RFC 5545 §A.3). */
@@ -224,6 +243,7 @@ class Reader {
     }
     try {
       const uid = textValue(parsed.jcal, 'uid') || uidFor(component);
+      if (WITHOUT_START.has(this.contents.method)) withStart(parsed.jcal);
       const recurrence = recurrenceOf(parsed.jcal, this.zones);
       if (recurrence) counts.overrides++;
       const { draft, note } = readEvent(parsed, this.zones, uid, this.now);
