@@ -67,7 +67,8 @@ export default defineConfig({
   ],
   webServer: {
     command: `node --import tsx server/main.ts --demo --today=2026-11-24`,
-    env: { PORT: String(PORT) },
+    // A run begins with nothing shared, and leaves nothing behind.
+    env: { PORT: String(PORT), DATABASE_URL: ':memory:' },
     url: `http://localhost:${PORT}`,
     reuseExistingServer: false,
   },

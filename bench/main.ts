@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { createApp } from '../server/app';
+import { openStore } from '../server/store/store';
 import { benchBrowser } from './browser';
 import { busyStore } from './data';
 import { benchEngine, fileOf } from './engine';
@@ -44,7 +45,7 @@ async function main(): Promise<void> {
   benchMessages();
   benchOpenings();
   console.log('The same in Chromium:');
-  const server = createApp(DIST, 'demo').listen(0);
+  const server = createApp(DIST, 'demo', { store: await openStore(':memory:') }).listen(0);
   const address = server.address();
   if (address === null || typeof address === 'string') throw new Error('The server has no port.');
   await benchBrowser(`http://localhost:${address.port}`, fileOf(events));

@@ -12,6 +12,7 @@ import { post } from './post';
 import { rooms } from './rooms';
 import { shares } from './shares';
 import { standIns } from './standIns';
+import type { Store } from './store/store';
 
 /** Which of the two stores a browser opens first. */
 export type FirstStore = 'own' | 'demo';
@@ -48,22 +49,40 @@ function safetyHeaders(_request: Request, response: Response, next: NextFunction
 const utcToday = () => Math.floor(Date.now() / DAY);
 
 /** What went wrong inside is for the log of the server; who asked is told that it did. */
-function sayFailed(error: Error, _request: Request, response: Response, next: NextFunction): void {
+function sayFailed(
+  error: Error & { status?: number },
+  _request: Request,
+  response: Response,
+  next: NextFunction,
+): void {
   if (response.headersSent) return next(error);
+  // What was asked for wrongly is no fault of the server: bodies, percent signs, charsets.
+  const { status = error instanceof URIError ? 400 : 500 } = error;
+  if (status >= 400 && status < 500) {
+    response.status(status).type('text').send('This request can’t be read.');
+    return;
+  }
   // eslint-disable-next-line no-console -- the server's log
   console.error(error.message);
   response.status(500).type('text').send('Something went wrong here.');
 }
 
-/**
- * The web server of a built app in `folder`. Stand-in feeds go by `today`, a day number; `names` are
- * those that it answers to besides its own.
- */
+interface ServerOptions {
+  /** By which the stand-ins go: a day number. */
+  today?: () => number;
+  /** Names that it answers to besides its own. */
+  names?: readonly string[];
+  /** What it keeps. */
+  store: Store;
+  /** Whether other machines reach it: what is a browser's own needs that browser's secret then. */
+  isOpen?: boolean;
+}
+
+/** The web server of a built app in `folder`. */
 export function createApp(
   folder: string,
   first: FirstStore,
-  today = utcToday,
-  names: readonly string[] = [],
+  { today = utcToday, names = [], store, isOpen = false }: ServerOptions,
 ): Express {
   const page = readFileSync(path.join(folder, 'index.html'), 'utf8').replace(
     /(<meta name="orderly-week-store" content=")[^"]*/,
@@ -79,11 +98,11 @@ export function createApp(
   app.use('/feed', feeds());
   const lent = new Lent(today);
   app.use('/office', office(today, lent));
-  app.use(lentPages(lent));
-  app.use('/outbox', outbox());
+  app.use(lentPages(lent, isOpen));
+  app.use('/outbox', outbox(isOpen));
   app.use('/post', post(today));
   app.use(rooms());
-  app.use(shares());
+  app.use(shares(store));
   // Names under these hold a hash of what is in them, so that they can be kept for good.
   app.use('/_expo', express.static(path.join(folder, '_expo'), { immutable: true, maxAge: '1y' }));
   app.use('/fonts', express.static(path.join(folder, 'fonts'), { maxAge: '30d' }));

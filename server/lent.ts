@@ -12,7 +12,8 @@ import type { SharedChange, SharedFields } from '../src/core/people/sharedChange
 import { DAY } from '../src/core/time/civil';
 import type { DayNumber } from '../src/core/time/units';
 import { cityOf } from '../src/core/time/zoneNames';
-import { formFor, isOwnForm, readForm, readSent } from './sharedForms';
+import { onlyWithSecret, secretOf } from './onlyOwn';
+import { formFor, isOffered, isOwnForm, readForm, readSent } from './sharedForms';
 import { changedPage, changePage, withForms } from './sharedPages';
 
 /** Weeks that the form knows the events of. */
@@ -85,29 +86,36 @@ const applied =
   };
 
 /** Where an event of a member who lends their time is changed. */
-export const lentAddress = (member: Member, eventId = ''): string =>
-  `/lent/${member.id}/change${eventId ? `?${new URLSearchParams({ event: eventId, key: '' }).toString()}` : ''}`;
+export function lentAddress(member: Member, { eventId = '', browser = '' } = {}): string {
+  const query = new URLSearchParams({
+    ...(eventId && { event: eventId, key: '' }),
+    ...(browser && { browser }),
+  }).toString();
+  return `/lent/${member.id}/change${query && `?${query}`}`;
+}
 
 /** The pages on which the time of those is changed who let others do so: `/lent/:id/change`. */
-export function lentPages(lent: Lent): Router {
+export function lentPages(lent: Lent, isOpen = false): Router {
   const router = express.Router();
+  if (isOpen) router.use('/lent', onlyWithSecret);
   const lender = ({ params }: Request) =>
     OFFICE.find(({ id, lends }) => lends && id === params['id']);
   const gone = (response: Response) =>
     void response.status(404).type('text').send('There is nothing here that you may change.');
   const addressOf = (member: Member) => `/lent/${member.id}`;
+  const queryOf = (request: Request) => (isOpen ? `?browser=${secretOf(request)}` : '');
 
   router.get('/lent/:id/change', (request: Request, response: Response) => {
     const member = lender(request);
     const copy = member && lent.copyOf(member);
     const form = copy && formFor(copy, readSent(request.query));
     if (!member || !copy || !form) return gone(response);
-    withForms(response).send(changePage(copy, addressOf(member), form));
+    withForms(response).send(changePage(copy, addressOf(member), form, queryOf(request)));
   });
   router.get('/lent/:id', (request: Request, response: Response) => {
     const member = lender(request);
     if (!member) return gone(response);
-    response.redirect(303, lentAddress(member));
+    response.redirect(303, lentAddress(member, { browser: secretOf(request) }));
   });
   router.post(
     '/lent/:id/change',
@@ -117,9 +125,13 @@ export function lentPages(lent: Lent): Router {
       if (!member) return gone(response);
       if (!isOwnForm(request, response)) return;
       const copy = lent.copyOf(member);
-      const read = readForm(copy, readSent(request.body));
+      const sent = readSent(request.body);
+      if (!isOffered(copy, sent)) return gone(response);
+      const read = readForm(copy, sent);
       if ('form' in read) {
-        withForms(response.status(400)).send(changePage(copy, addressOf(member), read.form));
+        withForms(response.status(400)).send(
+          changePage(copy, addressOf(member), read.form, queryOf(request)),
+        );
         return;
       }
       lent.keep(member, read);

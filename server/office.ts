@@ -15,7 +15,7 @@ import { seenFields } from '../src/core/people/seeing';
 import { DAY } from '../src/core/time/civil';
 import type { DayNumber } from '../src/core/time/units';
 import { Lent, lentAddress } from './lent';
-import { onlyApp } from './onlyOwn';
+import { onlyApp, secretOf } from './onlyOwn';
 
 /** What everybody in the office may know of a member: what a directory has, and nothing that was noted. */
 const entryOf = (member: Member): DirectoryEntry =>
@@ -38,13 +38,17 @@ function bookedOnly(member: Member, events: readonly CalendarEvent[], today: Day
 }
 
 /** A member's time as they let it be seen. */
-function timeOf(member: Member, lent: Lent, today: DayNumber, origin: string): string {
+function timeOf(
+  member: Member,
+  lent: Lent,
+  { today, origin, browser }: { today: DayNumber; origin: string; browser: string },
+): string {
   const { seeing, lends } = member;
   const events = lent.eventsOf(member);
   if (seeing === 'booked') return bookedOnly(member, events, today);
   const withPage = (event: CalendarEvent) =>
     lends && event.visibility !== 'private'
-      ? { ...event, link: `${origin}${lentAddress(member, event.id)}` }
+      ? { ...event, link: `${origin}${lentAddress(member, { eventId: event.id, browser })}` }
       : event;
   return writeCalendarFile({
     name: member.name,
@@ -75,7 +79,7 @@ export function office(today: () => number, lent = new Lent(today)): Router {
       return;
     }
     const origin = `${request.protocol}://${request.get('Host')}`;
-    const text = timeOf(member, lent, today(), origin);
+    const text = timeOf(member, lent, { today: today(), origin, browser: secretOf(request) });
     response.set('Cache-Control', 'no-store').type('text/calendar').send(text);
   });
   return router;

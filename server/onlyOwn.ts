@@ -26,9 +26,35 @@ export function onlyOwnNames(names: readonly string[]) {
   };
 }
 
+/**
+ * Whether a request comes from a page of this very origin: browsers say so in one header or the other,
+ * and older ones in the second alone. What no browser sent has neither.
+ */
+export function isSameOrigin(request: Request): boolean {
+  if ((request.get('Sec-Fetch-Site') ?? 'same-origin') !== 'same-origin') return false;
+  const origin = request.get('Origin');
+  if (origin === undefined) return true;
+  try {
+    return new URL(origin).host === request.get('Host');
+  } catch {
+    return false;
+  }
+}
+
 /** Lets through what the app itself asks; other pages may not use this server to look around. */
 export function onlyApp(request: Request, response: Response, next: NextFunction): void {
-  const site = request.get('Sec-Fetch-Site') ?? 'same-origin';
-  if (site === 'same-origin' && request.get(OWN_HEADER) !== undefined) return next();
+  if (isSameOrigin(request) && request.get(OWN_HEADER) !== undefined) return next();
   response.status(403).type('text').send('Only the app itself may ask for this.');
+}
+
+/** The secret of a browser, by which it has what is its own at a server that others reach too; empty for none. */
+export function secretOf(request: Request): string {
+  const said = request.get('X-Orderly-Browser') ?? request.query['browser'];
+  return typeof said === 'string' && /^[\w-]{20,60}$/.test(said) ? said : '';
+}
+
+/** Lets through who names their browser's secret. */
+export function onlyWithSecret(request: Request, response: Response, next: NextFunction): void {
+  if (secretOf(request)) return next();
+  response.status(403).type('text').send('This belongs to one browser, and you are another.');
 }

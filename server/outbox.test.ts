@@ -9,7 +9,7 @@ afterAll(() => open.forEach((server) => server.close()));
 async function serve() {
   const app = express().use(
     '/outbox',
-    outbox(() => 7),
+    outbox(false, () => 7),
   );
   const server = app.listen(0);
   open.push(server);

@@ -112,3 +112,33 @@ test('a colleague of the office whom it is shared with moves the next event once
   ]);
   expect(await waiting(later + 60_000)).toHaveLength(2);
 });
+
+test('a time that clocks pass over is refused in the form, in words', async () => {
+  const { publish, send, waiting } = await serve();
+  await publish(COPY);
+  const answer = await send({ ...FORM, start: '2027-03-28T01:30', end: '2027-03-28T03:00' });
+  expect(answer.status).toBe(400);
+  expect(await answer.text()).toContain('that time does not exist');
+  expect(await waiting()).toEqual([]);
+});
+
+test.each([
+  ['an event that the page does not show', { event: 'other' }],
+  ['a date that it does not show', { key: '2026-11-24T14:00:00' }],
+  ['an invitation that it does not show', { uid: 'u', do: 'accepted' }],
+])('%s is not there to be changed', async (_, fields) => {
+  const { publish, send, waiting } = await serve();
+  await publish(COPY);
+  expect((await send({ ...FORM, ...fields })).status).toBe(404);
+  expect(await waiting()).toEqual([]);
+});
+
+test('a form of another origin is refused, also by a browser that says no more than that', async () => {
+  const { ask, publish, send, waiting } = await serve();
+  await publish(COPY);
+  const here = new URL((await ask('/')).url).origin;
+  expect((await send(FORM, { Origin: 'https://elsewhere.example' })).status).toBe(403);
+  expect((await send(FORM, { Origin: 'null' })).status).toBe(403);
+  expect((await send(FORM, { Origin: here })).status).toBe(303);
+  expect(await waiting()).toHaveLength(1);
+});

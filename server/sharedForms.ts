@@ -5,6 +5,8 @@ import type { SharedChange, SharedFields } from '../src/core/people/sharedChange
 import { areWholeDays, sharedChange, sharedFields } from '../src/core/people/sharedChange';
 import { z } from '../src/core/model/zod';
 import { DAY, dayOfWall, formatDate, parseLocal } from '../src/core/time/civil';
+import { instantFromWall, wallFromInstant } from '../src/core/time/zones';
+import { isSameOrigin } from './onlyOwn';
 import type { Form } from './sharedPages';
 
 /** What a browser sends of a form; every field may be missing. */
@@ -14,7 +16,7 @@ export const readSent = (body: unknown): Sent => sent.parse(body);
 
 /** Whether a form was sent from its own page; told where it was not: another page's is not sent by somebody who read this one. */
 export function isOwnForm(request: Request, response: Response): boolean {
-  if ((request.get('Sec-Fetch-Site') ?? 'same-origin') === 'same-origin') return true;
+  if (isSameOrigin(request)) return true;
   response.status(403).type('text').send('This was not sent from the page itself.');
   return false;
 }
@@ -41,10 +43,23 @@ export function formFor(copy: SharedCopy, asked: Sent): Form | null {
   return change ? { of: change.of, base: change.base, fields: change.base, by: '' } : null;
 }
 
+/** Whether a form is about something that the page offers: a line that may be changed, an invitation, or something new. */
+export function isOffered(copy: SharedCopy, { event = '', key = '', uid = '' }: Sent): boolean {
+  if (uid)
+    return (copy.changing?.invitations ?? []).some(
+      (one) => one.uid === uid && (one.key ?? '') === key,
+    );
+  return !event || formFor(copy, { event, key }) !== null;
+}
+
 /** The base that a form was opened with, as it came back; null where it is none. */
 function baseOf({ base = '' }: Sent): SharedFields | null {
   try {
-    return sharedFields.parse(JSON.parse(base));
+    const fields = sharedFields.parse(JSON.parse(base));
+    // Thrown at once, and not where it is reckoned with.
+    parseLocal(fields.start);
+    parseLocal(fields.end);
+    return fields;
   } catch {
     return null;
   }
@@ -74,6 +89,8 @@ function faultOf(path: string): string {
   if (path.includes('title')) return 'It needs a title.';
   if (path.includes('end')) return 'Its end has to lie after its start.';
   if (path.includes('start')) return 'Its start is not a date and time.';
+  if (path.includes('gap'))
+    return 'Clocks are put forward then: that time does not exist. Choose another.';
   return 'This can’t be read. Go back and try again.';
 }
 
@@ -97,9 +114,21 @@ export function readForm(copy: SharedCopy, body: Sent): SharedChange | { form: F
   return settled({ ...head, kind: 'change', of, base, to }, form);
 }
 
+/** Whether a time is one that clocks of a zone show: some are passed over where they are put forward. */
+const isOnClock = (local: string, zone: string): boolean => {
+  const wall = parseLocal(local);
+  return wallFromInstant(instantFromWall(wall, zone), zone) === wall;
+};
+
 function settled(change: unknown, form: Form): SharedChange | { form: Form } {
   const read = sharedChange.safeParse(change);
-  if (read.success) return read.data;
+  if (read.success) {
+    const { data } = read;
+    const isMade = data.kind === 'add' || data.kind === 'change';
+    const isInGap =
+      isMade && [data.to.start, data.to.end].some((local) => !isOnClock(local, data.zone));
+    return isInGap ? { form: { ...form, fault: faultOf('gap') } } : data;
+  }
   const path = read.error.issues.map((issue) => issue.path.join('.')).join(' ');
   return { form: { ...form, fault: faultOf(path) } };
 }

@@ -3,6 +3,7 @@ import type { SharedCopy, SharedDay, SharedLine } from '../src/core/people/share
 import type { SharedChange, SharedFields } from '../src/core/people/sharedChange';
 import { areWholeDays } from '../src/core/people/sharedChange';
 import { DAY, parseLocal, formatDate, dayOfWall } from '../src/core/time/civil';
+import type { RefusedChange } from './store/shareStore';
 import { escaped, plainPage } from './plainPage';
 
 const STYLE = `
@@ -51,6 +52,11 @@ const waitingPart = (waiting: readonly SharedChange[]) =>
     ? `<div role="status"><p>On its way: it is in the calendar as soon as its owner’s app asks.</p><ul>${waiting.map((change) => `<li><span>${escaped(sayWaiting(change))}</span></li>`).join('')}</ul></div>`
     : '';
 
+const refusedPart = (refused: readonly RefusedChange[]) =>
+  refused.length
+    ? `<div role="alert"><p>Not done:</p><ul>${refused.map(({ change, why }) => `<li><span>${escaped(sayWaiting(change))}: ${escaped(why)}</span></li>`).join('')}</ul></div>`
+    : '';
+
 /** The fields that say who writes: whoever it is shared with is known. */
 const byField = (copy: SharedCopy, by: string) =>
   copy.changing?.who
@@ -62,10 +68,10 @@ const invitationsPart = (copy: SharedCopy, address: string) =>
     .map(
       ({ uid, key, title, when, who }) => `<form method="post" action="${address}/change">
 <h2>${escaped(title)}</h2>
-<p>${escaped(when)}, asked by ${escaped(who)}. It waits for an answer.</p>
+<p>${escaped(when)}${who ? `, asked by ${escaped(who)}` : ''}. It waits for an answer.</p>
 <input type="hidden" name="uid" value="${escaped(uid)}"><input type="hidden" name="key" value="${escaped(key ?? '')}">
 ${byField(copy, '')}
-<button name="do" value="accepted">Accept</button><button class="other" name="do" value="tentative">Perhaps</button><button class="other" name="do" value="declined">Decline</button>
+<button name="do" value="accepted">Accept</button><button class="other" name="do" value="tentative">Maybe</button><button class="other" name="do" value="declined">Decline</button>
 </form>`,
     )
     .join('\n');
@@ -74,7 +80,7 @@ ${byField(copy, '')}
 export function sharePage(
   copy: SharedCopy,
   address: string,
-  waiting: readonly SharedChange[],
+  { waiting, refused }: { waiting: readonly SharedChange[]; refused: readonly RefusedChange[] },
 ): string {
   const follow = copy.calendar === null ? 'busy.ics' : 'calendar.ics';
   const isChanged = copy.changing !== null;
@@ -84,6 +90,7 @@ export function sharePage(
 ${isChanged ? `<p><a href="${address}/change">Add an event</a></p>` : ''}
 <p><a href="${address}/${follow}">Follow this calendar</a>: give this address to your calendar.</p>
 ${waitingPart(waiting)}
+${refusedPart(refused)}
 ${invitationsPart(copy, address)}
 ${days || '<p>Nothing is planned in the weeks to come.</p>'}`;
   return plainPage({ title: copy.name, main, style: STYLE });
@@ -113,14 +120,14 @@ ${field('Last day', 'end', 'date', formatDate(dayOfWall(parseLocal(end) - DAY)))
 }
 
 /** The form in which an event is changed, or added. */
-export function changePage(copy: SharedCopy, address: string, form: Form): string {
+export function changePage(copy: SharedCopy, address: string, form: Form, query = ''): string {
   const { of, base, fields, by, fault } = form;
   const wholeDay = of !== null && areWholeDays(parseLocal(base.start), parseLocal(base.end));
   const name = of ? `Change “${base.title}”` : `Add to ${copy.name}`;
   const main = `<h1>${escaped(name)}</h1>
 <p><small>${escaped(copy.name)}, by the clock of ${escaped(copy.zone)}. <a href="${address}">Back</a></small></p>
 ${fault ? `<p role="alert">${escaped(fault)}</p>` : ''}
-<form method="post" action="${address}/change">
+<form method="post" action="${escaped(`${address}/change${query}`)}">
 ${of ? `<input type="hidden" name="event" value="${escaped(of.eventId)}"><input type="hidden" name="key" value="${escaped(of.key ?? '')}"><input type="hidden" name="base" value="${escaped(JSON.stringify(base))}">` : ''}
 ${byField(copy, by)}
 <label>Title<input name="title" required maxlength="300" value="${escaped(fields.title)}"></label>

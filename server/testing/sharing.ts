@@ -3,13 +3,15 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type { SharedCopy } from '../../src/core/people/shared';
 import type { SharedChange } from '../../src/core/people/sharedChange';
+import { tokenFor } from '../../src/core/people/shareToken';
 import { shares } from '../shares';
+import { openStore } from '../store/store';
 
 const open: Server[] = [];
 afterAll(() => open.forEach((server) => server.close()));
 
-export const TOKEN = 'a'.repeat(24);
 export const KEY = 'k'.repeat(24);
+export const TOKEN = tokenFor(KEY);
 export const COPY: SharedCopy = {
   name: 'Workshop',
   zone: 'London',
@@ -26,8 +28,9 @@ export const addressedTo = (key: string) => ({
 });
 
 /** A server of shares, asked as the app and as a reader's browser ask it. */
-export async function serve(clock = { now: 1000 }) {
-  const app = express().use(shares(() => clock.now));
+export async function serve(clock = { now: 1000 }, url = ':memory:') {
+  const store = await openStore(url);
+  const app = express().use(shares(store, () => clock.now));
   const server = app.listen(0);
   open.push(server);
   await new Promise((resolve) => server.once('listening', resolve));
@@ -55,5 +58,9 @@ export async function serve(clock = { now: 1000 }) {
     (await (
       await ask(`/shares/${TOKEN}/changes?now=${now}`, addressedTo(KEY))
     ).json()) as SharedChange[];
-  return { ask, publish, send, waiting, clock };
+  const stop = () => {
+    server.close();
+    store.close();
+  };
+  return { ask, publish, send, waiting, clock, stop };
 }

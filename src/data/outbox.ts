@@ -5,13 +5,14 @@ import { z } from '@/core/model/zod';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
 import { useMessages } from './messages';
+import { postBox } from './postBox';
 import type { Preferences } from './preferences';
 
 /** A message that the outbox has, with when it took it (epoch ms). */
 export type SentMessage = Message & { sent: number };
 
 const answer = z.array(message.extend({ sent: z.number() }));
-const OWN = { headers: { 'X-Orderly-Week': 'outbox' } };
+const own = () => ({ headers: { 'X-Orderly-Week': 'outbox', 'X-Orderly-Browser': postBox() } });
 /** How often the outbox is looked into while its screen is open, in ms. */
 const EVERY = 15_000;
 
@@ -23,7 +24,7 @@ export function useOutbox({ wording, clock }: Preferences) {
   const { data, error, refetch } = useQuery({
     queryKey: ['outbox', store, waiting.length],
     queryFn: async (): Promise<SentMessage[]> => {
-      const response = await fetch(`/outbox/${store}`, OWN);
+      const response = await fetch(`/outbox/${store}`, own());
       if (!response.ok) throw new Error(`It answered ${response.status}.`);
       return answer.parse(await response.json());
     },
@@ -46,7 +47,7 @@ export function useOutbox({ wording, clock }: Preferences) {
     isAway: error !== null,
     clear: () =>
       guarded(
-        () => fetch(`/outbox/${store}`, { ...OWN, method: 'DELETE' }),
+        () => fetch(`/outbox/${store}`, { ...own(), method: 'DELETE' }),
         'The outbox could not be cleared',
       ),
     retry: () => guarded(() => engine!.reminders.send(), 'Nothing could be sent'),

@@ -1,5 +1,6 @@
 import { useEffect, useMemo } from 'react';
 import { mayChange } from '@/core/model/share';
+import { isOn } from '@/core/people/shareToken';
 import type { OthersChange } from '@/engine/people/sharing';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
@@ -23,7 +24,7 @@ export function useSharedChanges(): void {
   const { say, complain } = useMessages();
   const now = useNow();
   const all = useShares();
-  const shares = useMemo(() => all.filter(({ level }) => mayChange(level)), [all]);
+  const shares = useMemo(() => all.filter((share) => mayChange(share.level) && isOn(share)), [all]);
   const { ready } = status;
   useEffect(() => {
     if (!engine || !ready || !shares.length) return;

@@ -3,6 +3,7 @@ import { useEffect, useMemo } from 'react';
 import type { Share, SharedThing, ShareLevel } from '@/core/model/share';
 import { z } from '@/core/model/zod';
 import type { SharedCopy } from '@/core/people/shared';
+import { isOn, tokenFor } from '@/core/people/shareToken';
 import { DAY, dayOfWall } from '@/core/time/civil';
 import type { RemoteEngine } from '@/engine/client';
 import { outboxOf } from '@/engine/reminders/outbox';
@@ -13,11 +14,12 @@ import { useEngineQuery } from './engineQuery';
 import { useMessages } from './messages';
 import { useNow, useWallNow } from './now';
 import { outsideState } from './outsideState';
+import { postBox } from './postBox';
 import type { Preferences } from './preferences';
 import { usePreferences } from './preferences';
 
-/** Letters of a token and of a key: 144 bits each. */
-const SECRET = 24;
+/** Letters of a key: 192 bits. */
+const SECRET = 32;
 /** How long it is quiet before what was changed is published, in ms. */
 const QUIET = 2000;
 
@@ -43,10 +45,12 @@ export function useSharePreview(of: SharedThing, level: ShareLevel) {
 }
 
 /** How each share stands with the server, by its id: published as it is, or waiting until it answers. */
-const standing = outsideState<ReadonlyMap<string, 'published' | 'waiting'>>(new Map());
+const standing = outsideState<ReadonlyMap<string, Standing>>(new Map());
 
-const stand = (id: string, how: 'published' | 'waiting') =>
-  standing.put(new Map(standing.get()).set(id, how));
+/** Published as it is; waiting, with what stands in the way; or off, since it waits for the person. */
+export type Standing = { is: 'published' } | { is: 'waiting'; why: string } | { is: 'off' };
+
+const stand = (id: string, how: Standing) => standing.put(new Map(standing.get()).set(id, how));
 
 export const useShareStanding = (id: string) => standing.use((all) => all.get(id));
 
@@ -59,13 +63,44 @@ export const headersOf = ({ key }: Secret) => ({
   'Content-Type': 'application/json',
 });
 
-async function send(share: Share, copy: SharedCopy): Promise<void> {
-  const response = await fetch(`/shares/${share.token}`, {
-    method: 'PUT',
-    headers: headersOf(share),
-    body: JSON.stringify(copy),
-  });
-  if (!response.ok) throw new Error(`It answered ${response.status}.`);
+/** What came of publishing: the version that lies there now, or why it does not. */
+type Sending = { version: string } | { why: string };
+
+const published = z.object({ version: z.string() });
+const NO_ANSWER = 'The server does not answer. It is published as soon as it does.';
+
+async function send(share: Share, copy: SharedCopy): Promise<Sending> {
+  try {
+    const response = await fetch(`/shares/${share.token}`, {
+      method: 'PUT',
+      headers: { ...headersOf(share), 'X-Share-Publisher': postBox() },
+      body: JSON.stringify(copy),
+    });
+    if (response.ok) return published.parse(await response.json());
+    const said = response.status === 507 ? await response.text() : '';
+    return {
+      why:
+        said || `The server did not take it (${response.status}). It is tried again every minute.`,
+    };
+  } catch {
+    return { why: NO_ANSWER };
+  }
+}
+
+/** Versions that this window knows to lie at addresses, by the shares' ids. */
+const versions = new Map<string, string>();
+
+/** Whether what lies at an address is what was published last; it is asked of the server. */
+async function isThere(share: Share): Promise<boolean> {
+  try {
+    const response = await fetch(`/shares/${share.token}`, { headers: headersOf(share) });
+    if (response.status === 404) return false;
+    if (!response.ok) throw new Error(String(response.status));
+    return published.parse(await response.json()).version === versions.get(share.id);
+  } catch {
+    stand(share.id, { is: 'waiting', why: NO_ANSWER });
+    return false;
+  }
 }
 
 const takeBack = (share: Secret) =>
@@ -103,17 +138,28 @@ interface Publisher {
   store: string;
 }
 
-/** Puts a share's copy at its address as things are, or takes it back where it is over or what it was of is gone. */
+/** Puts a share's copy at its address as things are, or takes it back where it is over, paused, or what it was of is gone. */
 async function publish({ engine, store }: Publisher, share: Share, preferences: Preferences) {
   const isOver = share.expires !== null && share.expires <= Date.now();
-  const copy = isOver ? null : await engine.sharing.copyOf(share, mannerOf(preferences));
-  try {
-    await (copy ? send(share, copy) : takeBack(share));
+  const isOff = isOver || !isOn(share);
+  const copy = isOff ? null : await engine.sharing.copyOf(share, mannerOf(preferences));
+  if (copy) {
+    const sent = await send(share, copy);
+    // What stands in the way is told beside the share, and it is tried again at the next minute.
+    if ('why' in sent) return stand(share.id, { is: 'waiting', why: sent.why });
+    versions.set(share.id, sent.version);
     noteSent(store, share.id, share);
-    stand(share.id, 'published');
+    return stand(share.id, { is: 'published' });
+  }
+  try {
+    if (share.id in sentOf(store)) await takeBack(share);
+    noteSent(store, share.id, null);
+    stand(share.id, { is: 'off' });
   } catch {
-    // It is told beside the share, and tried again at the next minute.
-    stand(share.id, 'waiting');
+    stand(share.id, {
+      is: 'waiting',
+      why: 'The server does not answer. It is taken back as soon as it does.',
+    });
   }
 }
 
@@ -141,8 +187,9 @@ export function usePublishing(): void {
   const { data: shares } = useEngineQuery(['shares'], (remote) => remote.sharing.all());
   const now = useNow();
   const { data: turn } = useEngineQuery(['shareTurn'], (remote) => remote.sharing.turn());
-  const isWaiting = standing.use((all) => [...all.values()].includes('waiting'));
+  const isWaiting = standing.use((all) => [...all.values()].some(({ is }) => is === 'waiting'));
   const retry = isWaiting ? now : 0;
+  useAddressesChecked(shares, { engine, store, preferences, now });
   useEffect(() => {
     if (!engine || !shares || turn === undefined) return;
     if (!shares.length && !Object.keys(sentOf(store)).length) return;
@@ -150,6 +197,40 @@ export function usePublishing(): void {
     return () => clearTimeout(timer);
   }, [engine, store, shares, preferences, turn, retry]);
 }
+
+/** Looks once a minute whether addresses hold what was published last; what is dead or behind is published again, and told where that fails. */
+function useAddressesChecked(
+  shares: readonly Share[] | undefined,
+  {
+    engine,
+    store,
+    preferences,
+    now,
+  }: { engine: RemoteEngine | null; store: string; preferences: Preferences; now: number },
+): void {
+  const { complain } = useMessages();
+  useEffect(() => {
+    const check = async () => {
+      for (const share of shares ?? []) {
+        const known = standing.get().get(share.id)?.is;
+        if (known !== 'published' || !engine || (await isThere(share))) continue;
+        await publish({ engine, store }, share, preferences);
+        const after = standing.get().get(share.id);
+        if (after?.is !== 'waiting') continue;
+        const name = (await engine.sharing.nameOf(share.of)) ?? 'something';
+        complain(`The address at which you share ${name} is not up to date. ${after.why}`);
+      }
+    };
+    void check();
+    // The rest is as it is at each minute.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [now]);
+}
+
+const newSecrets = () => {
+  const key = nanoid(SECRET);
+  return { key, token: tokenFor(key) };
+};
 
 /** Sharing, and ending it. */
 export function useSharing() {
@@ -166,7 +247,7 @@ export function useSharing() {
       /** Who is told by mail, and what it is called. */
       told: { address: string; name: string } | null,
     ): Promise<void> => {
-      const secrets = { token: nanoid(SECRET), key: nanoid(SECRET) };
+      const secrets = newSecrets();
       const made = Date.now();
       const expires = days ? made + days * DAY : null;
       const share = { ...fields, ...secrets, id: nanoid(12), made, expires };
@@ -175,7 +256,10 @@ export function useSharing() {
       if (engine) await publish({ engine, store }, share, preferences);
       if (!told?.address) return;
       try {
-        await outboxOf(store)({
+        await outboxOf(
+          store,
+          postBox(),
+        )({
           id: `share ${share.id}`,
           how: 'mail',
           to: told.address,
@@ -187,6 +271,13 @@ export function useSharing() {
         complain(`The mail with its address could not be sent. It is: ${shareAddress(share)}`);
       }
     },
+    /** Goes on with one that was paused, at a new address: the old one may be somebody else's by now. */
+    resume: async (before: Share): Promise<void> => {
+      const share: Share = { ...before, ...newSecrets() };
+      delete share.isPaused;
+      if (!(await act({ kind: 'keepShare', before, share }))) return;
+      if (engine) await publish({ engine, store }, share, preferences);
+    },
     change: (before: Share, fields: Partial<Pick<Share, 'level' | 'expires'>>) =>
       act({ kind: 'keepShare', before, share: { ...before, ...fields } }),
     /** Ends it at once, also where the rest has to wait. */
@@ -196,7 +287,7 @@ export function useSharing() {
         await takeBack(share);
         noteSent(store, share.id, null);
       } catch {
-        stand(share.id, 'waiting');
+        stand(share.id, { is: 'waiting', why: NO_ANSWER });
         complain('The server does not answer: the address is taken back as soon as it does.');
       }
     },

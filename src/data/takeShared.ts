@@ -14,7 +14,14 @@ async function waitingOf(share: Share) {
     headers: headersOf(share),
   });
   if (!response.ok) throw new Error(`It answered ${response.status}.`);
-  return z.array(sharedChange).parse(await response.json());
+  // One that does not fit keeps no other back.
+  return z
+    .array(z.unknown())
+    .parse(await response.json())
+    .flatMap((one) => {
+      const read = sharedChange.safeParse(one);
+      return read.success ? [read.data] : [];
+    });
 }
 
 /** What came of taking in: what was done, and what could not be, in words. */
@@ -31,6 +38,7 @@ export async function takeShared(
 ): Promise<Taken> {
   const taken: Taken = { did: [], refused: [] };
   for (const change of await waitingOf(share)) {
+    let refused = '';
     try {
       const done = await engine.commands.do(
         { kind: 'takeShared', shareId: share.id, change },
@@ -42,11 +50,17 @@ export async function takeShared(
       }
     } catch (error) {
       const { name, message } = error as Error;
-      // What fails for another reason than what it asks stays there, and is tried again.
-      if (name !== 'RangeError') throw error;
-      taken.refused.push(message);
+      // While nothing can be written here it stays there, and is tried again.
+      if (name === 'ReadOnlyError') throw error;
+      // Anything else is settled and told on both sides, so that one that can't be done keeps no other back.
+      refused =
+        name === 'RangeError'
+          ? message
+          : `${change.by} asked for something that can’t be done here.`;
+      taken.refused.push(refused);
     }
-    await fetch(`${addressOf(share)}/${encodeURIComponent(change.id)}`, {
+    const why = refused && `?${new URLSearchParams({ refused }).toString()}`;
+    await fetch(`${addressOf(share)}/${encodeURIComponent(change.id)}${why}`, {
       method: 'DELETE',
       headers: headersOf(share),
     });

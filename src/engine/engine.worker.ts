@@ -56,8 +56,8 @@ const api = {
       }),
       surroundings,
       {
-        askFeed,
-        sendMessage: outboxOf(store),
+        askFeed: askFeed(present.box),
+        sendMessage: outboxOf(store, present.box),
         post: officePost(store === 'demo' ? present.box : null),
         files,
       },

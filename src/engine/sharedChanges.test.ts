@@ -1,4 +1,6 @@
 import type { Share } from '@/core/model/share';
+import { newPerson } from '@/core/model/person';
+import { tokenFor } from '@/core/people/shareToken';
 import type { SharedChange } from '@/core/people/sharedChange';
 import { calendar, done, event, NOW, opened, zoned } from './testing/opened';
 
@@ -7,8 +9,8 @@ const SHARE: Share = {
   id: 's',
   of: { kind: 'calendar', id: 'work' },
   level: 'change',
-  personId: null,
-  token: 't'.repeat(24),
+  personId: 'ida',
+  token: tokenFor('k'.repeat(24)),
   key: 'k'.repeat(24),
   expires: null,
   made: NOW,
@@ -20,6 +22,10 @@ const SEED = [
   event('walk', { calendarId: 'home', title: 'Walk' }),
   event('dentist', { title: 'Dentist', visibility: 'private' }),
   event('rounds', { title: 'Rounds', rule: 'FREQ=DAILY;COUNT=3' }),
+  {
+    type: 'person' as const,
+    record: newPerson({ id: 'ida', name: 'Ida Solberg', zone: 'Europe/London' }),
+  },
   { type: 'share' as const, record: SHARE },
 ];
 const BASE = {
@@ -103,7 +109,9 @@ test('what the person changed is not removed by somebody who saw it otherwise', 
   const gone: SharedChange = {
     ...{ id: 'c3', by: 'Ida', zone: ZONE, kind: 'remove', of: VISIT, base: BASE },
   };
-  expect(await take(gone)).toBe('Ida wanted “Two pilots” removed, which you had changed: it stays');
+  expect(await take(gone)).toBe(
+    'Ida Solberg wanted “Two pilots” removed, which you had changed: it stays',
+  );
   expect(get('visit').removedAt).toBeUndefined();
   await done(engine, { kind: 'settleShared', id: 'visit', takes: true });
   expect(get('visit').removedAt).toBe(NOW);
@@ -113,7 +121,7 @@ test('an event that is added goes to what is shared, once', async () => {
   const { take, get } = await office();
   const to = { title: 'Fair', place: '', start: '2026-11-27T00:00:00', end: '2026-11-29T00:00:00' };
   const add: SharedChange = { id: 'new1', by: 'Ida', zone: ZONE, kind: 'add', to };
-  expect(await take(add)).toBe('Ida added “Fair” to work: Fri 27 Nov');
+  expect(await take(add)).toBe('Ida Solberg added “Fair” to work: Fri 27 Nov');
   expect(get('new1')).toMatchObject({
     calendarId: 'work',
     start: { kind: 'date', date: '2026-11-27' },
@@ -139,7 +147,12 @@ test('nobody changes what was never theirs to change', async () => {
 test('the copy of a share says what of it can be changed, and by whose clock', async () => {
   const { engine, manner } = await office();
   const copy = engine.sharing.copyOf(SHARE, manner)!;
-  expect(copy.changing).toEqual({ zone: ZONE, who: null, made: NOW, invitations: [] });
+  expect(copy.changing).toEqual({
+    zone: ZONE,
+    who: { name: 'Ida Solberg', address: '' },
+    made: NOW,
+    invitations: [],
+  });
   const lines = copy.days.flatMap((day) => day.lines);
   expect(lines.find(({ title }) => title === 'Pilot visit')!.change).toEqual({
     of: VISIT,
@@ -149,4 +162,73 @@ test('the copy of a share says what of it can be changed, and by whose clock', a
   const read = engine.sharing.copyOf({ ...SHARE, level: 'all' }, manner)!;
   expect(read.changing).toBeNull();
   expect(JSON.stringify(read)).not.toContain('"change":');
+});
+
+test.each<[string, { eventId: string; key: string | null }, string]>([
+  ['a whole series', { eventId: 'rounds', key: null }, 'single dates of “Rounds”'],
+  ['a date that is none', { eventId: 'rounds', key: '2026-11-29T09:00:00' }, 'does not have'],
+  ['another hour of a date', { eventId: 'rounds', key: '2026-11-26T09:30:00' }, 'does not have'],
+  ['a date of what has none', { eventId: 'visit', key: '2026-11-25T09:00:00' }, 'does not have'],
+])('nobody changes or removes %s', async (_, of, why) => {
+  const { take, get } = await office('act');
+  const before = get(of.eventId);
+  const who = { id: 'c9', by: 'Ida', zone: ZONE, of, base: BASE };
+  await expect(take({ ...who, kind: 'remove' })).rejects.toThrow(why);
+  await expect(take({ ...who, kind: 'change', to: BASE })).rejects.toThrow(why);
+  expect(get(of.eventId)).toEqual(before);
+});
+
+test('who has the address and no name here is told as who they say to be; a person by their own name', async () => {
+  const engine = await opened(
+    SEED.map((one) =>
+      one.type === 'share' ? { ...one, record: { ...SHARE, personId: null } } : one,
+    ),
+  );
+  const label = await done(engine, {
+    ...{ kind: 'takeShared', shareId: 's' },
+    change: change({ place: 'Hall' }),
+  });
+  expect(label).toContain('Somebody who says to be Ida Solberg changed “Pilot visit”');
+  const { take } = await office();
+  expect(await take({ ...change({ place: 'Hall' }), by: 'Robin' })).toContain(
+    'Ida Solberg changed “Pilot visit”',
+  );
+});
+
+test('who acts for somebody sees and answers what is on that calendar, private ones covered', async () => {
+  const asked = {
+    invited: 'unanswered' as const,
+    organizer: { name: 'Mei', address: 'mei@q.example' },
+  };
+  const engine = await opened([
+    ...SEED.map((one) =>
+      one.type === 'share' ? { ...one, record: { ...SHARE, level: 'act' as const } } : one,
+    ),
+    event('fitting', { title: 'Fitting', ...asked }),
+    event('scan', { title: 'Scan', visibility: 'private', ...asked }),
+    event('elsewhere', { title: 'Elsewhere', calendarId: 'home', ...asked }),
+  ]);
+  const manner = { clock: ZONE, wording: { locale: 'en-GB', hourCycle: '24' } as const, now: NOW };
+  const { invitations } = engine.sharing.copyOf({ ...SHARE, level: 'act' }, manner)!.changing!;
+  expect(invitations.map(({ title, who }) => [title, who])).toEqual([
+    ['Fitting', 'Mei'],
+    ['Private', ''],
+  ]);
+  const answer = { id: 'a', by: 'Ida', zone: ZONE, kind: 'answer', key: null } as const;
+  const uid = engine.queries.event('elsewhere')!.uid;
+  await expect(
+    done(engine, {
+      ...{ kind: 'takeShared', shareId: 's' },
+      change: { ...answer, uid, answer: 'accepted' },
+    }),
+  ).rejects.toThrow('only what is on what you share');
+});
+
+test('a share of a backup comes back paused', async () => {
+  const { engine } = await office();
+  const { file } = await engine.files.backup(NOW);
+  const there = await opened([]);
+  await there.files.previewRestore(file);
+  await there.files.restore(NOW);
+  expect(there.sharing.all()).toEqual([{ ...SHARE, isPaused: true }]);
 });

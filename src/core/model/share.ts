@@ -30,5 +30,7 @@ export const share = z.object({
   /** When it ends by itself; null for never. */
   expires: instant.nullable(),
   made: instant,
+  /** Whether it waits for the person to go on with it: nothing is at its address then. */
+  isPaused: z.boolean().optional(),
 });
 export type Share = z.infer<typeof share>;

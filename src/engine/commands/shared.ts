@@ -1,16 +1,17 @@
 import { sayMove, sayStart } from '@/core/editing/sayMove';
-import { dateAsEvent } from '@/core/editing/series/dates';
+import { dateAsEvent, keyOfWall, seriesOf } from '@/core/editing/series/dates';
 import { editSeries } from '@/core/editing/series/edit';
 import { removeDates } from '@/core/editing/series/skips';
 import { wallOnClock } from '@/core/editing/times';
 import type { EventTime } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
-import { isWholeDay, newEvent, revised, uidOf } from '@/core/model/event';
+import { isSeries, isWholeDay, newEvent, revised, uidOf } from '@/core/model/event';
 import type { Share } from '@/core/model/share';
 import { mayChange } from '@/core/model/share';
 import { quotedTitle } from '@/core/model/titleOf';
 import type { Merged, SharedChange, SharedFields, SharedRef } from '@/core/people/sharedChange';
 import { areWholeDays, fieldsShown, mergeShared } from '@/core/people/sharedChange';
+import { nextStarts } from '@/core/recurrence/walk';
 import { dayOfWall, formatDate, parseLocal } from '@/core/time/civil';
 import { joinWords } from '@/core/time/words';
 import type { Edit } from '../change';
@@ -25,6 +26,13 @@ type Of<Kind extends SharedChange['kind']> = Extract<SharedChange, { kind: Kind 
 /** What a field is called where two changed it. */
 const FIELD_WORDS = { title: 'title', place: 'place', start: 'time', end: 'time' } as const;
 
+/** Who did something by a share: with whom it is, or, where that is whoever has the address, who they say to be. */
+function writerOf({ records }: Situation, shareId: string, said: string): string {
+  const personId = records.get('share', shareId)?.personId ?? null;
+  const person = personId === null ? undefined : records.get('person', personId);
+  return person?.name ?? `Somebody who says to be ${said}`;
+}
+
 /** The share that a change came by. @throws RangeError where it allows no change (any more). */
 function allowing({ records, now }: Situation, shareId: string, by: string): Share {
   const share = records.get('share', shareId);
@@ -33,12 +41,31 @@ function allowing({ records, now }: Situation, shareId: string, by: string): Sha
   return share;
 }
 
+/** @throws RangeError where what is meant is no date of a series, or a series whole: that is nobody's but the owner's to change. */
+function assertDate(event: CalendarEvent, { key }: SharedRef, by: string): void {
+  const isWhole = key === null;
+  if (isSeries(event) ? !isWhole && hasDate(event, key) : isWhole) return;
+  throw new RangeError(
+    isWhole
+      ? `${by} may change single dates of ${quotedTitle(event)}, and not all of it: it stays as it is.`
+      : `${by} changed a date that ${quotedTitle(event)} does not have: nothing was changed.`,
+  );
+}
+
+/** Whether a series has a date of a name. */
+function hasDate(event: CalendarEvent, key: string): boolean {
+  if (event.skippedDates.includes(key)) return false;
+  const wall = parseLocal(key);
+  return keyOfWall(event, wall) === key && nextStarts(seriesOf(event), wall, 1)[0] === wall;
+}
+
 /** The event that is meant. @throws RangeError where it is not there, or was never theirs to change. */
 function sharedEvent(situation: Situation, share: Share, { by }: SharedChange, of: SharedRef) {
   const event = situation.records.get('event', of.eventId);
   if (!event || event.removedAt !== undefined)
     throw new RangeError(`${by} changed an event that is not here any more.`);
   const seen = askEvents(situation, sharedQuery(situation.records, share.of, situation.now), null);
+  assertDate(event, of, by);
   const date = dateAsEvent(event, of.key);
   const calendar = situation.records.get('calendar', event.calendarId);
   const isTheirs = seen.some(({ id }) => id === event.id) && date.visibility !== 'private';
@@ -189,6 +216,9 @@ function answered(situation: Situation, share: Share, change: Of<'answer'>): Pla
   const { by, uid, key, answer } = change;
   if (share.level !== 'act')
     throw new RangeError(`${by} may not answer for you: nothing was answered.`);
+  const seen = askEvents(situation, sharedQuery(situation.records, share.of, situation.now), null);
+  if (!seen.some((event) => event.uid === uid))
+    throw new RangeError(`${by} may answer only what is on what you share: nothing was answered.`);
   const plan = answerInvitation(situation, { uid, key, answer, line: '' });
   return plan && { ...plan, label: `${by}, for you: ${plan.label}` };
 }
@@ -200,9 +230,11 @@ function answered(situation: Situation, share: Share, change: Of<'answer'>): Pla
  */
 export const takeShared: Planner<{ shareId: string; change: SharedChange }> = (
   situation,
-  { shareId, change },
+  { shareId, change: sent },
 ) => {
-  const share = allowing(situation, shareId, change.by);
+  const by = writerOf(situation, shareId, sent.by);
+  const share = allowing(situation, shareId, by);
+  const change = { ...sent, by };
   switch (change.kind) {
     case 'change':
       return changed(situation, share, change);

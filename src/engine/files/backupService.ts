@@ -30,6 +30,10 @@ export interface RestorePreview {
   bad: BadRecord[];
 }
 
+/** A share comes back paused: to restore a backup is not to share, and another browser may have it too. */
+const paused = (entry: TypedRecord): TypedRecord =>
+  entry.type === 'share' ? { ...entry, record: { ...entry.record, isPaused: true } } : entry;
+
 /** Makes backups and restores them. */
 export class BackupService {
   private read: { file: Blob; contents: BackupContents } | null = null;
@@ -101,7 +105,7 @@ export class BackupService {
   }
 
   private edits({ records, bad }: BackupContents): Edit[] {
-    const wanted = new Map(records.map((entry) => [recordKey(entry), entry]));
+    const wanted = new Map(records.map((entry) => [recordKey(entry), paused(entry)]));
     // What the backup holds in a damaged state is no reason to take the good one away.
     const damaged = new Set(bad.map(({ key }) => key));
     const edits: Edit[] = [];

@@ -140,10 +140,12 @@ export class Sharing {
     );
   }
 
-  /** What waits to be answered, for whoever may answer it. */
-  private invitations({ clock, wording }: CopyManner): Changing['invitations'] {
-    return this.asked.records
-      .all('event')
+  /** What waits to be answered on what is shared, for whoever may answer it. */
+  private invitations(
+    of: SharedThing,
+    { clock, wording, now }: CopyManner,
+  ): Changing['invitations'] {
+    return askEvents(this.asked, sharedQuery(this.asked.records, of, now), null)
       .filter((event) => event.invited === 'unanswered' && event.removedAt === undefined)
       .sort((a, b) => wallOf(a.start) - wallOf(b.start))
       .map((event) => ({
@@ -151,19 +153,26 @@ export class Sharing {
         key: null,
         title: event.visibility === 'private' ? 'Private' : event.title,
         when: sayStart(event, { clock, wording }),
-        who: event.organizer?.name || event.organizer?.address || '',
+        who:
+          event.visibility === 'private'
+            ? ''
+            : event.organizer?.name || event.organizer?.address || '',
       }));
   }
 
   /** How a share may be changed; null where it is only read. */
-  private changing({ level, personId }: Share, manner: CopyManner, zone: string): Changing | null {
+  private changing(
+    { of, level, personId }: Share,
+    manner: CopyManner,
+    zone: string,
+  ): Changing | null {
     if (!mayChange(level)) return null;
     const person = personId === null ? undefined : this.asked.records.get('person', personId);
     return {
       zone,
       who: person ? { name: person.name, address: person.address } : null,
       made: manner.now,
-      invitations: level === 'act' ? this.invitations(manner) : [],
+      invitations: level === 'act' ? this.invitations(of, manner) : [],
     };
   }
 

@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 import type { Share, ShareLevel } from '@/core/model/share';
+import { isOn } from '@/core/people/shareToken';
 import { dayOfWall } from '@/core/time/civil';
 import { sayDay } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
@@ -52,9 +53,14 @@ export function ShareLine({ share, hasName = false, wanted = share.level }: Prop
         <Text variant="bodySmall" style={{ color: isOver ? palette.amber : palette.dim }}>
           {said}
         </Text>
-        {standing === 'waiting' && (
+        {standing?.is === 'waiting' && (
           <Text variant="bodySmall" style={{ color: palette.amber }}>
-            The server does not answer: it is published as soon as it does.
+            {standing.why}
+          </Text>
+        )}
+        {!isOver && !isOn(share) && (
+          <Text variant="bodySmall" style={{ color: palette.amber }}>
+            Paused: nothing is at its address. Resuming makes a new one.
           </Text>
         )}
       </View>
@@ -67,10 +73,19 @@ export function ShareLine({ share, hasName = false, wanted = share.level }: Prop
           {`Change to “${LEVEL_WORDS[wanted][0]}”`}
         </Button>
       )}
+      {!isOver && !isOn(share) && (
+        <Button
+          compact
+          accessibilityLabel={`Resume sharing with ${who}`}
+          onPress={() => void sharing.resume(share)}
+        >
+          Resume
+        </Button>
+      )}
       <Button
         compact
         accessibilityLabel={`Look at it as ${who} does`}
-        disabled={standing !== 'published'}
+        disabled={standing?.is !== 'published'}
         onPress={() => window.open(shareAddress(share), '_blank', 'noopener')}
       >
         Look
