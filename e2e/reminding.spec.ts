@@ -111,7 +111,7 @@ test(
 
     // The machine sleeps over the change of the clock.
     await clockAt(page, '2027-03-28T11:30:00Z');
-    await expect(region(page)).toContainText('1 reminder came due while you were away');
+    await expect(region(page)).toContainText('1 was missed');
     await expect(due(page, 'Tide table')).toContainText('over');
     await expect(page).toHaveTitle(/^\(2\) /);
     await region(page).getByRole('button', { name: 'Done with all' }).click();

@@ -13,11 +13,12 @@ const folder = path.join(__dirname, '..', 'dist');
 /** Names that the server is reached by besides localhost, with commas between; see HOST. */
 const names = (process.env['HOST_NAMES'] ?? '').split(',').filter(Boolean);
 
-const host = process.env['HOST'];
+const env: Readonly<Record<string, string | undefined>> = process.env;
+const host = env['HOST'];
 const isLoopback = (name: string) => /^(localhost|127(\.\d+){3}|\[?::1\]?)$/.test(name);
 
 async function start() {
-  const store = await openStore(storeUrl(process.env));
+  const store = await openStore(storeUrl(env));
   const isOpen = host !== undefined && !isLoopback(host);
   const app = createApp(folder, first, { today, names, store, isOpen });
   return listen(app, process.env['PORT'], host);

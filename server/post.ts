@@ -12,8 +12,10 @@ import { z } from '../src/core/model/zod';
 import { onlyApp } from './onlyOwn';
 
 /** The largest mail that is taken, and the most that wait in a box. */
-const LARGEST = '1mb';
+const LARGEST = '1200kb';
 const MOST = 500;
+/** Events and dates that one mail may speak of: each is answered, and that takes time. */
+const MOST_ENTRIES = 100;
 /** Boxes that are kept: those that were used last. */
 const BOXES = 200;
 
@@ -62,6 +64,8 @@ class Box {
     const part = mail.attachments.find(({ mimeType }) => mimeType === 'text/calendar');
     if (!part) return;
     const text = new TextDecoder().decode(part.content as ArrayBuffer);
+    if ((text.match(/^BEGIN:VEVENT/gim)?.length ?? 0) > MOST_ENTRIES)
+      throw new RangeError('It speaks of too many dates.');
     for (const message of readMessages(text, now))
       for (const { address = '' } of mail.to ?? []) this.answer(message, address, now);
   }

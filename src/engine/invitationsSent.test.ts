@@ -123,6 +123,24 @@ describe('asking others', () => {
     expect([sent.length, engine.invitations.waiting()]).toEqual([1, 0]);
   });
 
+  test('a mail too large for the post is refused in words, and keeps no other back', async () => {
+    const other = event('lamps', { title: 'Lamps', attendees: [guest(tomas)] });
+    const large = event('plans', {
+      title: 'Plans',
+      attendees: [guest(ida)],
+      notes: 'x'.repeat(1e6),
+    });
+    const { engine, sent } = await office([large, other]);
+    await done(engine, { ...tell, uid: 'plans@orderly-week' });
+    await done(engine, { ...tell, uid: 'lamps@orderly-week' });
+    const { problems, isAway } = await engine.invitations.sync(MANNER);
+    expect(problems).toEqual([expect.stringContaining('too large for email')]);
+    expect([isAway, sent.length, engine.invitations.waiting()]).toEqual([false, 1, 0]);
+    expect(engine.invitations.guestNews('plans', MANNER)!.history).toMatchObject([
+      { isSent: false, problem: expect.stringContaining('could not be sent to Ida') },
+    ]);
+  });
+
   test('answers come in with their lines; who is silent is asked once more', async () => {
     const { engine, sent } = await office([own]);
     await done(engine, tell);

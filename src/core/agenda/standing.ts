@@ -7,12 +7,16 @@ import { takenWall } from './occurrence';
 
 const MINUTES_A_DAY = 24 * 60;
 
+/** Whole minutes from one moment to another (both ms), as they are told everywhere: one that has begun counts. */
+export const minutesUntil = (from: number, to: number): number =>
+  Math.max(0, Math.ceil((to - from) / MINUTE));
+
 /** How an event stands to an instant: "in 8 min", "now, ends in 35 min", "all day", "over". */
 export function sayStanding(
   { startMs, endMs, wholeDay }: Pick<Occurrence, 'startMs' | 'endMs' | 'wholeDay'>,
   now: EpochMs,
 ): string {
-  const until = (instant: EpochMs) => Math.ceil((instant - now) / MINUTE);
+  const until = (instant: EpochMs) => minutesUntil(now, instant);
   if (startMs > now) {
     const days = Math.floor(until(startMs) / MINUTES_A_DAY);
     return days > 1 ? `in ${days} days` : `in ${sayLength(until(startMs))}`;

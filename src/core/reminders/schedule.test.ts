@@ -242,9 +242,38 @@ describe('what waits', () => {
   });
 
   test('of very many the newest are kept', () => {
-    const many = Array.from({ length: MOST_WAITING + 5 }, (_, i) => due(`r${i}`));
+    const many = Array.from({ length: MOST_WAITING + 5 }, (_, i) => due(`r${i}#start0`));
     const { waiting } = told(beginning(now - DAY), many, now).next;
-    expect([waiting.length, waiting[0]!.id]).toEqual([MOST_WAITING, 'r5']);
+    expect([waiting.length, waiting[0]!.id]).toEqual([MOST_WAITING, 'r5#start0']);
+  });
+
+  test('what was put off is let go last, and comes first when it is back', () => {
+    const first = told(beginning(now - DAY), [due('a#start0')], now).next;
+    const put = putOff(first, 'a#start0', now + DAY);
+    const many = Array.from({ length: MOST_WAITING + 5 }, (_, i) => due(`r${i}#start0`));
+    const full = told(put, many, now).next;
+    expect(full.waiting).toHaveLength(MOST_WAITING);
+    const back = told(full, [], now + DAY);
+    expect([back.fresh, back.next.waiting[0]!.id]).toEqual([['a#start0'], 'a#start0']);
+  });
+
+  test('a clock that is set back repeats none of a thousand', () => {
+    const many = Array.from({ length: 1000 }, (_, i) => due(`r${i}#start0`));
+    const { next } = told(beginning(now - DAY), many, now);
+    const done = without(
+      next,
+      many.map(({ id }) => id),
+    );
+    expect(told(done, many, now - DAY / 2).next.waiting).toEqual([]);
+  });
+
+  test('reminders of one date are one card: the latest that is told by now', () => {
+    const first = told(beginning(now - DAY), [due('a#start-10')], now).next;
+    const put = putOff(first, 'a#start-10', now + 2 * MINUTE);
+    const second = told(put, [{ ...due('a#start0'), at: now + MINUTE }], now + MINUTE).next;
+    expect(shownAt(second, now + MINUTE).map(({ id }) => id)).toEqual(['a#start0']);
+    const third = told(second, [], now + 2 * MINUTE).next;
+    expect(shownAt(third, now + 2 * MINUTE).map(({ id }) => id)).toEqual(['a#start0']);
   });
 
   test('it can come again soon, as the event begins, or as work begins the day after', () => {

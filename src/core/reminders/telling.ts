@@ -2,13 +2,14 @@ import { MINUTE } from '../time/civil';
 import type { EpochMs } from '../time/units';
 import type { Reminding, Waiting } from './reminding';
 import type { DueReminder } from './schedule';
+import { occurrenceIdOf } from './schedule';
 
 /** What is told later than this after it was due was missed, in ms. */
 export const LATE = 2 * MINUTE;
-/** The most that wait; of more, the oldest are let go. */
-export const MOST_WAITING = 200;
-/** How many ids of what was told are kept. */
-const MOST_LATELY = 400;
+/** The most that wait, far beyond what a person is away for; of more, the oldest that were not put off are let go. */
+export const MOST_WAITING = 5000;
+/** How many ids of what was told are kept: a clock that is set back repeats none of these. */
+const MOST_LATELY = 5000;
 
 type Due = Pick<DueReminder, 'id' | 'at'>;
 
@@ -41,6 +42,34 @@ export function untold<T extends Due>(last: Reminding, due: readonly T[]): T[] {
 const withLately = (lately: readonly string[], ids: readonly string[]) =>
   [...lately, ...ids].slice(-MOST_LATELY);
 
+/** Those that come back after they were put off, then the rest. */
+function backFirst(waiting: readonly Waiting[], back: readonly string[]): Waiting[] {
+  const ids = new Set(back);
+  return [...waiting.filter(({ id }) => ids.has(id)), ...waiting.filter(({ id }) => !ids.has(id))];
+}
+
+/** Of reminders of one date that are told by now the latest stands for all; what is put off until later stays. */
+function onePerOccurrence(waiting: readonly Waiting[], now: EpochMs): Waiting[] {
+  const latest = new Map<string, Waiting>();
+  for (const one of waiting) {
+    const name = occurrenceIdOf(one.id);
+    const other = latest.get(name);
+    if (isDue(one, now) && (!other || one.at >= other.at)) latest.set(name, one);
+  }
+  return waiting.filter((one) => !isDue(one, now) || latest.get(occurrenceIdOf(one.id)) === one);
+}
+
+const isDue = ({ again }: Waiting, now: EpochMs) => again === undefined || again <= now;
+
+/** As many as are kept: what was put off is, and of the rest the latest. */
+function bounded(waiting: readonly Waiting[]): Waiting[] {
+  if (waiting.length <= MOST_WAITING) return [...waiting];
+  const putOff = waiting.filter(({ again }) => again !== undefined);
+  const rest = waiting.filter(({ again }) => again === undefined);
+  const kept = new Set([...putOff, ...rest.slice(-Math.max(1, MOST_WAITING - putOff.length))]);
+  return waiting.filter((one) => kept.has(one));
+}
+
 /**
  * Takes up what has come due since things were told last (see `untold`). `fresh` are the ids of what
  * is told for the first time now, or again after it was put off or held back; `isHeld` says what is
@@ -53,7 +82,7 @@ export function told(
   isHeld: (id: string) => boolean = () => false,
 ): { next: Reminding; fresh: string[] } {
   const fresh: string[] = [];
-  const waiting = last.waiting.map((one): Waiting => {
+  const stood = last.waiting.map((one): Waiting => {
     const isBack = one.again !== undefined && one.again <= now;
     if (!isBack && !one.isHeld) return one;
     if (isHeld(one.id)) return one.isHeld ? one : { ...one, isHeld: true };
@@ -69,7 +98,7 @@ export function told(
   const next = {
     ...last,
     toldUntil: now,
-    waiting: [...waiting, ...added].slice(-MOST_WAITING),
+    waiting: bounded(onePerOccurrence([...backFirst(stood, fresh), ...added], now)),
     lately: withLately(
       last.lately,
       added.map(({ id }) => id),
@@ -85,8 +114,13 @@ export const isStirring = ({ waiting }: Reminding, now: EpochMs) =>
 /** Reminders are done with. */
 export const without = (last: Reminding, ids: readonly string[]): Reminding => ({
   ...last,
-  waiting: last.waiting.filter(({ id }) => !ids.includes(id)),
+  waiting: withoutIds(last.waiting, ids),
 });
+
+function withoutIds(waiting: readonly Waiting[], ids: readonly string[]): Waiting[] {
+  const gone = new Set(ids);
+  return waiting.filter(({ id }) => !gone.has(id));
+}
 
 /** A reminder is put off until a moment. */
 export const putOff = (last: Reminding, id: string, again: EpochMs): Reminding => ({

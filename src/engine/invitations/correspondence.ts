@@ -83,20 +83,24 @@ export function versionsAnswered(
 /** An event of the person's own as guests were told it, at each SEQUENCE. */
 export const versionsTold = (mails: readonly Mail[]): AskedVersion[] =>
   mails
-    .flatMap(({ isOut, told, sequence }) => (isOut && told ? [{ sequence, asked: told }] : []))
+    .filter(hasGoneOut)
+    .flatMap(({ told, sequence }) => (told ? [{ sequence, asked: told }] : []))
     .sort((a, b) => a.sequence - b.sequence);
 
 /** Other times that guests propose and that are not settled. */
 export const openProposals = (mails: readonly Mail[]): Mail[] =>
   cameIn(mails).filter(({ method, isDone }) => method === 'counter' && !isDone);
 
+/** Whether a mail went out, or is on its way: not one that can never be sent. */
+const hasGoneOut = ({ isOut, problem }: Mail) => isOut && !problem;
+
 /** Whether a mail calls the whole off for everybody: it leaves nothing to know. */
-const isEnd = ({ isOut, method, dateKey, told }: Mail) =>
-  isOut && method === 'cancel' && dateKey === null && !told;
+const isEnd = (mail: Mail) =>
+  hasGoneOut(mail) && mail.method === 'cancel' && mail.dateKey === null && !mail.told;
 
 /** How guests know an event now; null where they were never told, or where it was called off. */
 export const toldOf = (mails: readonly Mail[]): CalendarEvent | null =>
-  mails.filter((mail) => (mail.isOut && mail.told) || isEnd(mail)).at(-1)?.told ?? null;
+  mails.filter((mail) => (hasGoneOut(mail) && mail.told) || isEnd(mail)).at(-1)?.told ?? null;
 
 /** The highest SEQUENCE that guests were told; -1 where they were told nothing. */
 export const lastSequence = (mails: readonly Mail[]): number =>

@@ -35,7 +35,9 @@ import {
 } from './correspondence';
 import type { Untold } from './outgoing';
 import { silentOf, untoldBy } from './outgoing';
+import { sayWhom } from '@/core/invitations/party';
 import type { Post } from './post';
+import { RefusedMailError } from './post';
 import type { HeldRow, InvitationRow } from './rows';
 import { byUid, eventsOf, heldRows, invitationRows } from './rows';
 import { CameBefore, NotTaken, takeIn } from './takeIn';
@@ -117,7 +119,7 @@ const isSameWhen = (
 /** A mail as an event's history has it. */
 export type MailRow = Pick<
   Mail,
-  'id' | 'isOut' | 'at' | 'from' | 'to' | 'subject' | 'line' | 'isSent'
+  'id' | 'isOut' | 'at' | 'from' | 'to' | 'subject' | 'line' | 'isSent' | 'problem'
 >;
 
 /** Another time that a guest proposes, against the one that is asked for. */
@@ -162,6 +164,12 @@ function byThread(messages: readonly InviteMessage[]): InviteMessage[][] {
   return [...threads.values()];
 }
 
+/** Mails that wait to be sent, but for those that never can be. */
+const waitingMails = (records: Pick<Repository, 'all'>): Mail[] =>
+  records.all('mail').filter(({ isOut, isSent, problem }) => isOut && !isSent && !problem);
+
+/** The largest mail that is sent, in bytes: what is not larger passes in both directions. */
+const MAX_MAIL_BYTES = 1e6;
 /** The largest mail or file that is taken in, in bytes. */
 const MOST_BYTES = 2e6;
 
@@ -178,7 +186,7 @@ export class Invitations {
 
   /** How many mails wait to be sent. */
   waiting(): number {
-    return this.parts.records.all('mail').filter(({ isOut, isSent }) => isOut && !isSent).length;
+    return waitingMails(this.parts.records).length;
   }
 
   /**
@@ -242,8 +250,8 @@ export class Invitations {
     return {
       history: mails
         .filter(({ isOut, to }) => !isOut || to.length > 0)
-        .map(({ id, isOut, at, from, to, subject, line, isSent }) => ({
-          ...{ id, isOut, at, from, to, subject, line, isSent },
+        .map(({ id, isOut, at, from, to, subject, line, isSent, problem }) => ({
+          ...{ id, isOut, at, from, to, subject, line, isSent, problem },
         }))
         .reverse(),
       proposals: openProposals(mails).flatMap((mail) => this.proposalOf(mail, manner.saying) ?? []),
@@ -365,7 +373,7 @@ export class Invitations {
     const came: Came & { isAway: boolean } = { did: [], problems: [], isAway: false };
     if (!this.parts.isReady()) return came;
     try {
-      await this.send(now, saying);
+      came.problems.push(...(await this.send(now, saying)));
       await this.fetchInto(came, now);
     } catch (error) {
       // It is said where mails are looked at, and tried again at the next turn.
@@ -375,27 +383,45 @@ export class Invitations {
     return came;
   }
 
-  private async send(now: EpochMs, saying: Saying): Promise<void> {
-    const { records, post, sendMessage } = this.parts;
-    for (const mail of records.all('mail').filter(({ isOut, isSent }) => isOut && !isSent)) {
-      const words = this.wordsOf(mail, saying);
-      await sendMessage({
-        id: `mail ${mail.id}`,
-        how: 'mail',
-        to: mail.to.map(({ address }) => address).join(', '),
-        at: mail.at,
-        subject: mail.subject,
-        text: words,
-      });
-      await post.send({ id: mail.id, mime: writeMail(mail, words) }, now);
-      // Beside the history: that it is on its way can't be undone.
-      await records.renew('mail', mail.id, (latest) => ({
+  private async send(now: EpochMs, saying: Saying): Promise<string[]> {
+    const problems: string[] = [];
+    for (const mail of waitingMails(this.parts.records)) {
+      const problem = await this.sendOne(mail, now, saying);
+      // Beside the history: that it is on its way, or never will be, can't be undone.
+      await this.parts.records.renew('mail', mail.id, (latest) => ({
         ...mail,
         ...(latest ?? { isTakenBack: true }),
-        isSent: true,
+        ...(problem ? { problem } : { isSent: true }),
       }));
+      if (problem) problems.push(problem);
       this.parts.changed();
     }
+    return problems;
+  }
+
+  /** Sends a mail; why it never can be sent, or empty where it went out. @throws where nobody answers. */
+  private async sendOne(mail: Mail, now: EpochMs, saying: Saying): Promise<string> {
+    const { post, sendMessage } = this.parts;
+    const words = this.wordsOf(mail, saying);
+    const mime = writeMail(mail, words);
+    const named = `“${mail.subject}” could not be sent to ${sayWhom(mail.to)}`;
+    if (mime.length > MAX_MAIL_BYTES)
+      return `${named}: it is too large for email (1 MB). Shorten its notes, or share the calendar instead.`;
+    try {
+      await post.send({ id: mail.id, mime }, now);
+    } catch (error) {
+      if (!(error instanceof RefusedMailError)) throw error;
+      return `${named}: ${error.message || 'the post does not take it.'}`;
+    }
+    await sendMessage({
+      id: `mail ${mail.id}`,
+      how: 'mail',
+      to: mail.to.map(({ address }) => address).join(', '),
+      at: mail.at,
+      subject: mail.subject,
+      text: words,
+    });
+    return '';
   }
 
   private async fetchInto(came: Came, now: EpochMs): Promise<void> {

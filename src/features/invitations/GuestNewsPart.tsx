@@ -89,7 +89,7 @@ function HistoryLine({ mail, preferences }: { mail: MailRow; preferences: Prefer
         <Text variant="bodySmall" style={{ color: palette.dim }}>
           {[
             `${sayWhen(mail.at, preferences)} ${who}`,
-            mail.isSent ? '' : 'waits for the post',
+            mail.problem || (mail.isSent ? '' : 'waiting to be sent'),
             mail.line && `“${mail.line}”`,
           ]
             .filter(Boolean)

@@ -3,10 +3,10 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { clearStretches, clearMinutes } from '@/core/agenda/clear';
 import type { Occurrence } from '@/core/agenda/occurrence';
-import { sayLeaveBy } from '@/core/agenda/standing';
+import { minutesUntil, sayLeaveBy } from '@/core/agenda/standing';
 import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
-import { dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
+import { dayOfWall, minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
 import { sayLength, sayMinute } from '@/core/time/words';
 import type { WallMs } from '@/core/time/units';
@@ -25,8 +25,6 @@ interface Props {
   zone: string;
   wording: Wording;
 }
-
-const minutes = (from: number, to: number) => Math.max(0, Math.round((to - from) / MINUTE));
 
 /** "3 h 10 min" of today's working hours that are left and clear. */
 function clearLeft({ occurrences, now, workweek, zone }: Omit<Props, 'wording'>): number {
@@ -52,7 +50,7 @@ export function NowAndNext({ occurrences, now, workweek, zone, wording }: Props)
         <View key={o.id} style={[styles.now, { backgroundColor: palette.amberWash }]}>
           <Text style={styles.title}>{titleOf(o)}</Text>
           <Text>
-            now, {sayLength(minutes(now, o.end))} left, until {at(o.end)}
+            now, {sayLength(minutesUntil(now, o.end))} left, until {at(o.end)}
           </Text>
           <View style={styles.ways}>
             <JoinButton occurrence={o} />
@@ -71,7 +69,7 @@ export function NowAndNext({ occurrences, now, workweek, zone, wording }: Props)
         {next ? (
           <>
             Next: <Text style={styles.title}>{titleOf(next)}</Text> at {at(next.start)}, in{' '}
-            {sayLength(minutes(now, next.start))}
+            {sayLength(minutesUntil(now, next.start))}
             {next.travelBefore > 0 && `, ${sayLeaveBy(next, wording)}`}
           </>
         ) : (

@@ -15,6 +15,8 @@ import { ReminderRow } from './ReminderRow';
 
 /** Reminders that are shown before the rest is asked for. */
 const FIRST = { phone: 1, wide: 3 };
+/** Reminders that are listed at once, and more with each press. */
+const STEP = 100;
 
 /** Why reminders wait: "quiet until 15:00", "Stocktake runs", "outside of working hours". */
 function sayQuiet(quiet: Quiet | null, clock: string, { hourCycle }: Wording): string {
@@ -33,11 +35,12 @@ export function ReminderBar() {
   const { now, shown, held, quiet, done, again, open, release } = useReminders(preferences);
   const first = useIsWide() ? FIRST.wide : FIRST.phone;
   const [isAll, setAll] = useState(false);
+  const [listedMost, setListedMost] = useState(STEP);
   const [putOff, setPutOff] = useState<string | null>(null);
   const chosen = shown.find(({ id }) => id === putOff);
   if (!shown.length && !held) return null;
   const missed = shown.filter(({ isMissed }) => isMissed).length;
-  const listed = isAll ? shown : shown.slice(0, first);
+  const listed = shown.slice(0, isAll ? listedMost : first);
   return (
     <View
       role="region"
@@ -46,11 +49,17 @@ export function ReminderBar() {
     >
       {(shown.length > 1 || missed > 0) && (
         <View style={styles.head}>
-          <Text variant="bodySmall" style={styles.grow}>
+          <Button
+            compact
+            disabled={shown.length <= first}
+            aria-expanded={isAll}
+            onPress={() => setAll(!isAll)}
+          >
             {missed > 0
-              ? `${count(missed, 'reminder')} came due while you were away`
+              ? `${missed} ${missed === 1 ? 'was' : 'were'} missed`
               : count(shown.length, 'reminder')}
-          </Text>
+          </Button>
+          <View style={styles.grow} />
           {shown.length > first && (
             <Button compact onPress={() => setAll(!isAll)}>
               {isAll ? 'Show fewer' : `Show all ${shown.length}`}
@@ -75,6 +84,11 @@ export function ReminderBar() {
             onAgain={() => setPutOff(reminder.id)}
           />
         ))}
+        {isAll && shown.length > listedMost && (
+          <Button compact onPress={() => setListedMost(listedMost + STEP)}>
+            {`Show ${Math.min(STEP, shown.length - listedMost)} more of ${shown.length}`}
+          </Button>
+        )}
       </View>
       {held > 0 && (
         <View style={styles.head}>
