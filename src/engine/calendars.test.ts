@@ -320,7 +320,9 @@ test('several files come in as one; what stays out is said with its file', async
     fileOf(ics(vevent('a', 'Shut'), vevent('b', 'Half'), 'BEGIN:VEVENT\r\nEND:VEVENT'), 'two.ics'),
   ];
   const preview = await engine.files.previewImport(files, NOW, () => undefined);
-  expect(preview).toMatchObject({ fileName: '2 files', fates: { new: 2 }, problems: 1 });
+  expect(preview).toMatchObject({ fileName: '2 files', fates: { new: 2 }, problems: 2 });
+  const { inFile, comesIn, leftOut } = preview.sums;
+  expect(inFile).toBe(comesIn + leftOut);
   expect(preview.skipped[0]!.what).toMatch(/^two\.ics: /);
   // A bad one is named, and keeps none of the others out.
   const bad = fileOf('x', 'three.ics');

@@ -63,6 +63,8 @@ export interface ImportPreview {
   /** The calendar's name in the file, or made from the file's. */
   calendarName: string;
   counts: FileContents['counts'];
+  /** Entries of the file, of which each comes in or is left out. */
+  sums: { inFile: number; comesIn: number; leftOut: number };
   series: number;
   fates: Record<Fate, number>;
   rows: ImportRow[];
@@ -318,6 +320,20 @@ function checkSize(file: Blob): void {
   );
 }
 
+/** How many entries there are, come in, and are left out: unread, older, or here already as they are. */
+function sumsOf({ counts, leftOut, entriesOf, tasks }: FileContents, plan: ImportPlan) {
+  const inFile = counts.events + counts.tasks;
+  const planned = new Set(plan.tasks.map(({ after }) => after.uid));
+  const here = new Set([
+    ...plan.events
+      .filter(({ fate }) => fate === 'unchanged' || fate === 'older')
+      .map(({ after }) => after.uid),
+    ...tasks.flatMap(({ uid }) => (planned.has(uid) ? [] : [uid])),
+  ]);
+  const left = [...here].reduce((sum, uid) => sum + (entriesOf.get(uid) ?? 0), leftOut);
+  return { inFile, comesIn: inFile - left, leftOut: left };
+}
+
 function describe(
   fileName: string,
   contents: FileContents,
@@ -328,6 +344,7 @@ function describe(
     fileName,
     calendarName: contents.name || nameFromFile(fileName),
     counts: contents.counts,
+    sums: sumsOf(contents, plan),
     series: events.filter(({ after }) => isSeries(after)).length,
     fates: plan.counts,
     rows: events.slice(0, ROWS).map(({ after, fate }) => ({

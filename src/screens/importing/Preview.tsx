@@ -46,7 +46,7 @@ function Row({ row }: { row: ImportRow }) {
   );
 }
 
-function summary({ fates, series, counts }: ImportPreview): string[] {
+function summary({ fates, series, counts, sums }: ImportPreview): string[] {
   const all = fates.new + fates.updated + fates.unchanged + fates.older;
   return [
     [
@@ -54,6 +54,7 @@ function summary({ fates, series, counts }: ImportPreview): string[] {
       ...(series ? [`${series} repeating`] : []),
       ...(counts.overrides ? [count(counts.overrides, 'changed date')] : []),
     ].join(', '),
+    `In the file: ${sums.inFile} · Will come in: ${sums.comesIn} · Left out: ${sums.leftOut}`,
     `${fates.new} new · ${fates.updated} to update · ${fates.unchanged} without change${fates.older ? ` · ${fates.older} older than what is here` : ''}`,
     ...(counts.tasks ? [`${count(counts.tasks, 'task')}, kept with the calendar`] : []),
   ];

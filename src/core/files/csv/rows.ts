@@ -203,6 +203,8 @@ export function readRows(table: Table, reading: TableReading): FileContents {
     otherComponents: [],
     properties: [],
     counts: { events: table.rows.length, tasks: 0, overrides: 0 },
+    leftOut: 0,
+    entriesOf: new Map(),
     skipped: [],
     notes: [],
   };
@@ -215,6 +217,7 @@ export function readRows(table: Table, reading: TableReading): FileContents {
     try {
       const draft = readRow(cells, copy, reading);
       contents.events.push(draft);
+      contents.entriesOf.set(draft.uid, 1);
       if (copy > 0) alike.push(line);
       const calendar = rawCell(cells, reading.columns.calendar).trim();
       if (calendar) contents.calendarNames.set(draft.uid, calendar);
@@ -222,6 +225,7 @@ export function readRows(table: Table, reading: TableReading): FileContents {
       if (!(error instanceof RangeError)) throw error;
       const title = rawCell(cells, reading.columns.title).trim();
       const named = title ? `“${title}”` : 'A row without a title';
+      contents.leftOut++;
       contents.skipped.push({ line, what: `${named} stays out: ${error.message}.` });
     }
   }

@@ -226,7 +226,7 @@ test.each([
   [SERIES.slice(0, 300), 'never ends'],
   [
     wrap('BEGIN:VEVENT', 'END:VALARM', 'END:VEVENT').replace('END:VALARM', 'END:VCALENDAR'),
-    'Line 4',
+    'Line 5',
   ],
   [wrap(...vevent('SUMMARY:No start')), 'Line 3'],
 ])('a file that is no good is refused with its reason', (file, reason) => {

@@ -115,6 +115,8 @@ test.each(['in the evening', '19970701T10300Z', '20261301'])(
   (end) => {
     const contents = read(entry(`DTEND:${end}`));
     expect(contents.events[0]).toMatchObject({ title: 'Odd', end: contents.events[0]!.start });
-    expect(contents.notes).toEqual(['Line 2: “Odd”: its end is no date or time and was left out.']);
+    expect(contents.notes).toEqual([
+      'Line 2: “Odd”: it comes in without its end, which is no date or time.',
+    ]);
   },
 );

@@ -1,3 +1,5 @@
+import { quotedTitle } from '../../model/titleOf';
+import type { Problem } from './jcal';
 import type { EventDraft } from './readEvent';
 import type { FileContents } from './readFile';
 
@@ -10,11 +12,24 @@ export function mergeContents(
 ): FileContents {
   const [only] = files;
   if (files.length === 1 && only) return only.contents;
-  const events = new Map<string, EventDraft>();
-  for (const { contents } of files) {
+  const events = new Map<string, { name: string; draft: EventDraft; entries: number }>();
+  const older: Problem[] = [];
+  let olderEntries = 0;
+  const entriesOf = new Map<string, number>();
+  for (const { name, contents } of files) {
+    for (const [uid, entries] of contents.entriesOf)
+      entriesOf.set(uid, (entriesOf.get(uid) ?? 0) + entries);
     for (const draft of contents.events) {
       const other = events.get(draft.uid);
-      events.set(draft.uid, other ? newer(other, draft) : draft);
+      const own = { name, draft, entries: contents.entriesOf.get(draft.uid) ?? 1 };
+      const kept = other && newer(other.draft, draft) === other.draft ? other : own;
+      const left = kept === own ? other : own;
+      events.set(draft.uid, kept);
+      if (!left) continue;
+      olderEntries += left.entries;
+      entriesOf.set(draft.uid, (entriesOf.get(draft.uid) ?? 0) - left.entries);
+      const what = `${left.name}: ${quotedTitle(left.draft)} stays out: ${kept.name} has it too, and as new or newer`;
+      older.push({ line: 1, what });
     }
   }
   const all = files.map(({ contents }) => contents);
@@ -22,7 +37,7 @@ export function mergeContents(
     all.reduce((total, contents) => total + count(contents), 0);
   return {
     name: '',
-    events: [...events.values()],
+    events: [...events.values()].map(({ draft }) => draft),
     looseDates: all.flatMap(({ looseDates }) => looseDates),
     tasks: all.flatMap(({ tasks }) => tasks),
     answers: all.flatMap(({ answers }) => answers),
@@ -38,9 +53,14 @@ export function mergeContents(
       tasks: sum(({ counts }) => counts.tasks),
       overrides: sum(({ counts }) => counts.overrides),
     },
-    skipped: files.flatMap(({ name, contents }) =>
-      contents.skipped.map(({ line, what }) => ({ line, what: `${name}: ${what}` })),
-    ),
+    leftOut: sum(({ leftOut }) => leftOut) + olderEntries,
+    entriesOf,
+    skipped: [
+      ...files.flatMap(({ name, contents }) =>
+        contents.skipped.map(({ line, what }) => ({ line, what: `${name}: ${what}` })),
+      ),
+      ...older,
+    ],
     notes: files.flatMap(({ name, contents }) => contents.notes.map((note) => `${name}: ${note}`)),
   };
 }

@@ -32,10 +32,6 @@ test('what stands around the calendar is passed over', () => {
 });
 
 test.each([
-  [
-    lines('BEGIN:VCALENDAR', 'BEGIN:VEVENT', 'END:VCALENDAR'),
-    'Line 3 ends VCALENDAR, but VEVENT from line 2',
-  ],
   [lines('BEGIN:VCALENDAR', 'BEGIN:VEVENT'), 'VEVENT begins on line 2 and never ends'],
   [lines('END:VEVENT'), 'Line 1 ends VEVENT, which never began'],
   ['   ', 'The file is empty'],

@@ -7,7 +7,7 @@ import type {
 } from '../../model/common';
 import type { Organizer } from '../../model/attendees';
 import { attendeeOf, organizerOf } from '../../model/attendees';
-import { hexColour } from '../../model/common';
+import { hexColour, wallOf } from '../../model/common';
 import { isWebAddress } from '../../model/webAddress';
 import { plannedTimes } from '../../editing/series/dates';
 import type { CalendarEvent, ChangedDate } from '../../model/event';
@@ -340,5 +340,7 @@ export function recurrenceOf(
   const prop = property(component, 'recurrence-id');
   const [time] = readTimes(component, 'recurrence-id', zones);
   if (!prop || !time) return null;
+  // Thrown here, where it keeps out this entry alone.
+  wallOf(time.start);
   return { time: time.start, andLater: reachesLater(prop[1]['range']) };
 }

@@ -12,6 +12,7 @@ import { changedDateFrom, epochOf, readEvent, recurrenceOf } from './readEvent';
 import type { TaskDraft } from './readTask';
 import { readTask } from './readTask';
 import { dateKeyFor } from './readTimes';
+import { findEntries } from './entries';
 import type { RawComponent } from './scan';
 import { FileError, scanComponents } from './scan';
 import { faultyTime } from './faultyTimes';
@@ -51,6 +52,10 @@ export interface FileContents {
   properties: JcalProperty[];
   /** Components read: VEVENT (changed dates included), VTODO, and VEVENT with RECURRENCE-ID. */
   counts: { events: number; tasks: number; overrides: number };
+  /** Of those, the entries that stay out; each is among `skipped`, with its reason. */
+  leftOut: number;
+  /** How many entries of the file there are of each UID that comes in: the whole, and its changed dates. */
+  entriesOf: Map<string, number>;
   /** Entries and lines that stay out, in order of line. */
   skipped: Problem[];
   /** What was read differently than it stands. */
@@ -161,6 +166,8 @@ class Reader {
       otherComponents: [],
       properties: [],
       counts: { events: 0, tasks: 0, overrides: 0 },
+      leftOut: 0,
+      entriesOf: new Map(),
       skipped: [],
       notes: [],
     };
@@ -196,6 +203,16 @@ class Reader {
     this.contents.skipped.push({ line, what });
   }
 
+  /** An entry stays out, whole. */
+  private leaveOutEntry(line: number, what: string): void {
+    this.contents.leftOut++;
+    this.leaveOut(line, what);
+  }
+
+  private comesIn(uid: string): void {
+    this.contents.entriesOf.set(uid, (this.contents.entriesOf.get(uid) ?? 0) + 1);
+  }
+
   private keep(component: RawComponent): void {
     const { jcal, bad } = parseComponent(component);
     this.contents.otherComponents.push(jcal);
@@ -209,10 +226,14 @@ class Reader {
     const uid = textValue(parsed.jcal, 'uid') || uidFor(component);
     try {
       this.contents.tasks.push(checkRecord('task', readTask(parsed, this.zones, uid, this.now)));
+      this.comesIn(uid);
     } catch (error) {
       if (!isReadError(error)) throw error;
       const title = textValue(parsed.jcal, 'summary');
-      this.leaveOut(component.line, `The task “${title}” stays out: ${faultOf(error, component)}`);
+      this.leaveOutEntry(
+        component.line,
+        `The task “${title}” stays out: ${faultOf(error, component)}`,
+      );
     }
   }
 
@@ -220,7 +241,8 @@ class Reader {
     const own = ownDates(component);
     if (own > MOST_OWN_DATES) {
       const what = `An entry with ${own} added or left-out dates stays out: it can have ${MOST_OWN_DATES}`;
-      return this.leaveOut(component.line, what);
+      this.contents.counts.events++;
+      return this.leaveOutEntry(component.line, what);
     }
     const parsed = parseComponent(component);
     const { counts } = this.contents;
@@ -229,9 +251,9 @@ class Reader {
     const named = title ? `“${title}”` : 'An entry without a title';
     const essential = parsed.bad.find(({ text }) => ESSENTIAL.test(text));
     if (essential) {
-      this.leaveOut(
+      this.leaveOutEntry(
         essential.line,
-        `${named}: this line can’t be read: ${essential.text.slice(0, 60)}`,
+        `${named} stays out: this line can’t be read: ${essential.text.slice(0, 60)}`,
       );
       return;
     }
@@ -260,7 +282,7 @@ class Reader {
       this.entries.push({ line: component.line, recurrenceId, uid, draft: checked, recurrence });
     } catch (error) {
       if (!isReadError(error)) throw error;
-      this.leaveOut(component.line, `${named} stays out: ${faultOf(error, component)}`);
+      this.leaveOutEntry(component.line, `${named} stays out: ${faultOf(error, component)}`);
     }
   }
 
@@ -287,9 +309,17 @@ class Reader {
     for (const entry of this.entries) {
       if (entry.recurrence) continue;
       const other = series.get(entry.uid);
-      if (other && other.draft.revision > entry.draft.revision) continue;
-      series.set(entry.uid, entry);
+      const isOlder = other && other.draft.revision > entry.draft.revision;
+      if (other) {
+        const { line, draft } = isOlder ? entry : other;
+        this.leaveOutEntry(
+          line,
+          `${quotedTitle(draft)} stays out: the file has it twice, and this is the older`,
+        );
+      }
+      if (!isOlder) series.set(entry.uid, entry);
     }
+    for (const uid of series.keys()) this.comesIn(uid);
     const changed = this.entries
       .filter((entry) => entry.recurrence)
       .sort((a, b) => a.draft.revision - b.draft.revision);
@@ -306,6 +336,7 @@ class Reader {
 
   private addLoose(date: LooseDate, { draft }: ReadEntry): void {
     this.contents.looseDates.push(date);
+    this.comesIn(date.draft.uid);
     const stamp = this.contents.stamps.get(draft);
     if (stamp !== undefined) this.contents.stamps.set(date.draft, stamp);
   }
@@ -313,11 +344,12 @@ class Reader {
   private addChange(whole: ReadEntry, entry: ReadEntry): void {
     const { time, andLater } = entry.recurrence!;
     if (Object.keys(whole.draft.changedDates).length >= MOST_CHANGED)
-      return this.leaveOut(
+      return this.leaveOutEntry(
         entry.line,
         `“${entry.draft.title}” has more than ${MOST_CHANGED} changed dates: this one stays out`,
       );
     const key = dateKeyFor(whole.draft.start, time);
+    this.comesIn(entry.uid);
     const date = { key, andLater, isOwnFile: this.isOwnFile };
     whole.draft.changedDates[key] = changedDateFrom(whole.draft, entry.draft, date);
   }
@@ -352,10 +384,10 @@ export function* readCalendarFile(
   now: EpochMs,
 ): Generator<ReadProgress, FileContents> {
   const roots = scanComponents(text);
-  const calendars = roots.filter((root) => root.name === 'VCALENDAR');
-  const loose = roots.filter((root) => root.name !== 'VCALENDAR');
-  const reader = new Reader([...calendars.flatMap((c) => c.children), ...loose], now);
+  const { components, calendars, misplaced } = findEntries(roots);
+  const reader = new Reader(components, now);
   for (const calendar of calendars) reader.readHeader(calendar);
+  for (const { line, what } of misplaced) reader.contents.notes.push(`Line ${line}: ${what}.`);
   yield* reader.read();
   const { contents } = reader;
   const { events, looseDates, tasks, answers, proposals } = contents;

@@ -35,7 +35,7 @@ function timeIfAny(value: string, tzid: string | undefined, zones: FileZones): E
   }
 }
 
-const NO_END = 'its end is no date or time and was left out';
+const NO_END = 'it comes in without its end, which is no date or time';
 
 function tzidOf(prop: JcalProperty): string | undefined {
   const tzid = prop[1]['tzid'];
@@ -101,7 +101,7 @@ export function readSpan(
   const corrected = addDuration(start, 'PT0S');
   return sameDay
     ? { start, end: corrected }
-    : { start, end: corrected, note: 'its end lies before its start and was left out' };
+    : { start, end: corrected, note: 'it comes in without its end, which lies before its start' };
 }
 
 /** An end of the start's kind: files mix dates and times now and then. */

@@ -7,6 +7,8 @@ export interface RawComponent {
   /** Unfolded content lines of its own, without BEGIN and END; an END of nothing that is open stays among them, as a line that can't be read. */
   lines: RawLine[];
   children: RawComponent[];
+  /** Whether its END is missing: it ends where something begins or ends that can't be inside of it. */
+  isUnended?: boolean;
 }
 
 export interface RawLine {
@@ -48,14 +50,24 @@ const DEEPEST = 16;
 
 const MARKER = /^(BEGIN|END)[ \t]*:[ \t]*(\S+)\s*$/i;
 
+/** Components that never are inside of one of their own kind: where one begins again, the END before it is missing. */
+const NEVER_INSIDE_ITSELF = new Set(['VEVENT', 'VTODO', 'VJOURNAL', 'VFREEBUSY', 'VTIMEZONE']);
+
 /** An END with letters too many still ends what is open. */
 const isMisspelt = (open: string, ended: string) =>
   ended.length > open.length && ended.startsWith(open);
 
+/** Closes the innermost open component of a name; it, or what is open inside of it, has no END of its own. */
+function endOpen(open: RawComponent[], name: string, isEnd: boolean): void {
+  const nth = open.findLastIndex((component) => component.name === name);
+  if (nth < 0) return;
+  for (const component of open.splice(nth).slice(isEnd ? 1 : 0)) component.isUnended = true;
+}
+
 /**
  * Splits the text of an iCalendar file into its outermost components. Lines outside of them are
- * passed over. Checks only what holds a file together: that each BEGIN has its END.
- * @throws FileError when there is no component, or when one begins and doesn't end as it should.
+ * passed over. A component whose END is missing ends with what it is in, or where another begins.
+ * @throws FileError when there is no component, or the file ends while one is open.
  */
 export function scanComponents(text: string): RawComponent[] {
   const roots: RawComponent[] = [];
@@ -79,17 +91,18 @@ export function scanComponents(text: string): RawComponent[] {
     }
     if (isBegin) {
       const component = { name, line: content.line, lines: [], children: [] };
-      (inner ? inner.children : roots).push(component);
+      if (NEVER_INSIDE_ITSELF.has(name)) endOpen(open, name, false);
+      (open.at(-1)?.children ?? roots).push(component);
       open.push(component);
     } else if (inner && (inner.name === name || isMisspelt(inner.name, name))) {
       open.pop();
     } else if (inner && !open.some((component) => component.name === name)) {
       inner.lines.push(content);
+    } else if (inner) {
+      endOpen(open, name, true);
     } else {
       throw new FileError(
-        inner
-          ? `Line ${content.line} ends ${name}, but ${inner.name} from line ${inner.line} is still open. The file is damaged.`
-          : `Line ${content.line} ends ${name}, which never began. The file is damaged.`,
+        `Line ${content.line} ends ${name}, which never began. The file is damaged.`,
       );
     }
   }
