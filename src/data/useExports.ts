@@ -34,9 +34,12 @@ export function useExports() {
       const file = await engine!.files.exportCalendars(request);
       download(`${file.name}.ics`, file.text, 'text/calendar');
       await saveBeside(file);
-      const { filesLeft } = file;
+      const { filesLeft, unmailed } = file;
+      const asShown = unmailed
+        ? `. Email reminders of ${count(unmailed, 'event')} go out as reminders on screen: no email address is set`
+        : '';
       say(
-        `Exported ${count(file.events, 'event')} to ${file.name}.ics${sayFilesLeft(filesLeft)}`,
+        `Exported ${count(file.events, 'event')} to ${file.name}.ics${sayFilesLeft(filesLeft)}${asShown}`,
         filesLeft.length
           ? {
               offers: [

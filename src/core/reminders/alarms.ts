@@ -69,12 +69,17 @@ function triggerOf(
   return { minutes, from: isOfEnd ? 'end' : 'start' };
 }
 
+const isHow = (word: string | undefined) => word === 'text' || word === 'mail';
+
 /** A reminder that the app wrote itself; null where another program has set it otherwise since. */
 function ownReminder(alarm: JcalComponent, travelBefore: number): Reminder | null {
   const [minutes, ...words] = textOf(alarm, REMINDER_PROPERTY).split(' ');
   const trigger = triggerOf(alarm);
   if (!minutes || !trigger) return null;
-  const parts: Parts = { ...partsOf(alarm), ...(words.includes('text') && { how: 'text' }) };
+  const parts: Parts = {
+    ...partsOf(alarm),
+    ...(isHow(words.at(-1)) && { how: words.at(-1) }),
+  } as Parts;
   if ('at' in trigger) return minutes === 'at' ? { at: trigger.at, ...parts } : null;
   const own: Reminder = {
     minutes: Number(minutes),
@@ -140,7 +145,7 @@ function mark(reminder: Reminder, isOfCalendar: boolean): string {
   if (isOfCalendar) return OF_CALENDAR;
   const words = 'at' in reminder ? ['at'] : [String(reminder.minutes)];
   if (!('at' in reminder) && reminder.from === 'leave') words.push('leave');
-  if (reminder.how === 'text') words.push('text');
+  if (reminder.how) words.push(reminder.how);
   return words.join(' ');
 }
 
@@ -149,7 +154,8 @@ export function writeAlarm(reminder: Reminder, around: Around): JcalComponent {
   if (reminder.alarm) return reminder.alarm;
   const { title, travelBefore, isOfCalendar, mail } = around;
   const { how, repeat, acknowledged } = reminder;
-  const isMail = how === 'mail';
+  // A mail to nobody is none (RFC 5545 §3.6.6): it goes out as one that is shown, and comes back as a mail.
+  const isMail = how === 'mail' && mail !== undefined && mail !== '';
   return [
     'valarm',
     [
@@ -157,9 +163,7 @@ export function writeAlarm(reminder: Reminder, around: Around): JcalComponent {
       ['description', {}, 'text', title],
       // A mail has to have a subject and somebody to go to.
       ...(isMail ? [['summary', {}, 'text', title] satisfies JcalProperty] : []),
-      ...(isMail && mail
-        ? [['attendee', {}, 'cal-address', `mailto:${mail}`] satisfies JcalProperty]
-        : []),
+      ...(isMail ? [['attendee', {}, 'cal-address', `mailto:${mail}`] satisfies JcalProperty] : []),
       triggerProperty(reminder, travelBefore),
       ...(repeat
         ? ([

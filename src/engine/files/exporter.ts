@@ -2,6 +2,7 @@ import { minutesWithin } from '@/core/agenda/table';
 import type { Window } from '@/core/agenda/occurrence';
 import type { OutColumn, OutRow } from '@/core/files/csv/write';
 import { writeTable } from '@/core/files/csv/write';
+import { carriedCalendars } from '@/core/files/ics/carried';
 import { writeCalendarFile } from '@/core/files/ics/writeFile';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
@@ -32,6 +33,8 @@ export interface ExportedFile {
   filesLeft: string[];
   /** Attached files that are to go beside it. */
   beside: Attachment[];
+  /** Events whose reminders by mail go out as ones that are shown, since no address is known. */
+  unmailed: number;
 }
 
 type Attachment = CalendarEvent['attachments'][number];
@@ -98,8 +101,13 @@ export async function exportCalendarFile(
   const isSmall = ({ bytes }: Attachment) => bytes <= MOST_INSIDE;
   const { withFiles = false } = request;
   const contents = await contentsOf(files, withFiles ? attached.filter(isSmall) : []);
+  const used = new Set([...events, ...tasks].map(({ calendarId }) => calendarId));
+  const mail = records.get('settings', 'mine')?.reminding.mail;
   const now = Date.now();
   return {
+    unmailed: mail
+      ? 0
+      : events.filter(({ reminders }) => reminders?.some(({ how }) => how === 'mail')).length,
     name,
     events: events.length,
     filesLeft: attached
@@ -115,7 +123,8 @@ export async function exportCalendarFile(
       uidOfTask: (id) => records.get('task', id)?.uid,
       categories,
       calendars: new Map(chosen.map((calendar) => [calendar.id, calendar])),
-      mail: records.get('settings', 'mine')?.reminding.mail,
+      carried: carriedCalendars(chosen.filter(({ id }) => used.has(id))),
+      mail,
       contents,
       now,
     }),
@@ -154,5 +163,12 @@ export function exportTable(
     ];
   });
   const name = nameOf(chosen, [], { query, period });
-  return { name, text: writeTable(rows, columns), events: rows.length, filesLeft: [], beside: [] };
+  return {
+    name,
+    text: writeTable(rows, columns),
+    events: rows.length,
+    filesLeft: [],
+    beside: [],
+    unmailed: 0,
+  };
 }

@@ -19,6 +19,7 @@ import type { FileContents } from '@/core/files/ics/readFile';
 import { readCalendarFile } from '@/core/files/ics/readFile';
 import { FileError } from '@/core/files/ics/scan';
 import type { Calendar } from '@/core/model/calendar';
+import { newCalendar } from '@/core/model/calendar';
 import type { EventTime } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
@@ -65,6 +66,8 @@ export interface ImportPreview {
   counts: FileContents['counts'];
   /** Entries of the file, of which each comes in or is left out. */
   sums: { inFile: number; comesIn: number; leftOut: number };
+  /** Names of the calendars that its entries go to, where the file says so; empty for the chosen one. */
+  calendars: string[];
   series: number;
   fates: Record<Fate, number>;
   rows: ImportRow[];
@@ -248,17 +251,42 @@ export class Importer {
     return planImport(contents, calendarId, present, () => nanoid(12));
   }
 
-  /** New events that name one of the person's calendars go there, whatever was chosen for the rest. */
-  private onNamedCalendars(plan: ImportPlan, { calendarNames }: FileContents): ImportPlan {
-    if (!calendarNames.size) return plan;
-    const own = this.repository.all('calendar').filter(({ kind }) => kind === 'own');
+  /**
+   * New entries that name a calendar go there, whatever was chosen for the rest: to one of the person's,
+   * or to one that went along in the file and is made. Of a file of one calendar, what was chosen counts.
+   */
+  private onNamedCalendars(
+    plan: ImportPlan,
+    { calendarNames, calendars }: FileContents,
+  ): { plan: ImportPlan; made: Calendar[] } {
+    if (!calendarNames.size || calendars.size === 1) return { plan, made: [] };
+    const all = this.repository.all('calendar');
+    const own = all.filter(({ kind, removedAt }) => kind === 'own' && removedAt === undefined);
     const byName = new Map(own.map(({ id, name }) => [name.trim().toLowerCase(), id]));
-    const events = plan.events.map((planned) => {
-      const named = byName.get(calendarNames.get(planned.after.uid)?.toLowerCase() ?? '');
-      if (named === undefined || planned.fate !== 'new') return planned;
-      return { ...planned, after: { ...planned.after, calendarId: named } };
-    });
-    return { ...plan, events };
+    const made: Calendar[] = [];
+    const first = Math.max(-1, ...all.map(({ order }) => order)) + 1;
+    const idFor = (uid: string): string | undefined => {
+      const name = calendarNames.get(uid)?.toLowerCase() ?? '';
+      const carried = calendars.get(name);
+      if (!byName.has(name) && carried) {
+        const calendar = newCalendar({ ...carried, id: nanoid(12), order: first + made.length });
+        made.push(calendar);
+        byName.set(name, calendar.id);
+      }
+      return byName.get(name);
+    };
+    const placed = <T extends { after: { uid: string; calendarId?: string | undefined } }>(
+      planned: T,
+      isNew: boolean,
+    ): T => {
+      const calendarId = isNew ? idFor(planned.after.uid) : undefined;
+      return calendarId === undefined
+        ? planned
+        : { ...planned, after: { ...planned.after, calendarId } };
+    };
+    const events = plan.events.map((planned) => placed(planned, planned.fate === 'new'));
+    const tasks = plan.tasks.map((planned) => placed(planned, planned.before === undefined));
+    return { plan: { ...plan, events, tasks }, made };
   }
 
   /**
@@ -276,7 +304,10 @@ export class Importer {
       'calendarId' in target ? this.repository.get('calendar', target.calendarId) : undefined;
     const calendar = 'newCalendar' in target ? target.newCalendar : existing;
     if (!calendar) throw new FileError('The chosen calendar is gone. Choose another one.');
-    const compared = this.onNamedCalendars(this.compared(contents, calendar.id), contents);
+    const { plan: compared, made: calendars } = this.onNamedCalendars(
+      this.compared(contents, calendar.id),
+      contents,
+    );
     const whole = asRuled(this.repository, compared);
     const { plan, joined } = target.isTidied
       ? asTidied(this.repository, whole, now)
@@ -297,10 +328,19 @@ export class Importer {
     ];
     edits.push(...joined);
     edits.push(...made.map((after): Edit => ({ type: 'category', before: null, after })));
-    const filled = withFileExtras(calendar, contents);
-    const comesIn = plan.counts.new > 0 || plan.tasks.length > 0;
+    // A new calendar is like the one that went along alone; where all entries have one, it is not made.
+    const [alone] = contents.calendars.size === 1 ? [...contents.calendars.values()] : [];
+    const { order } = calendar;
+    const filled = withFileExtras(
+      alone && !existing ? { ...calendar, ...alone, name: calendar.name, order } : calendar,
+      contents,
+    );
+    const comesIn = [...plan.events, ...plan.tasks].some(
+      ({ before, after }) => !before && after.calendarId === calendar.id,
+    );
     if (existing ? filled !== existing : comesIn)
       edits.unshift({ type: 'calendar', before: existing ?? null, after: filled });
+    edits.unshift(...calendars.map((after): Edit => ({ type: 'calendar', before: null, after })));
     const { new: added, updated } = plan.counts;
     return { label: `Imported ${fileName}`, edits, added, updated: updated + joined.length };
   }
@@ -345,6 +385,8 @@ function describe(
     calendarName: contents.name || nameFromFile(fileName),
     counts: contents.counts,
     sums: sumsOf(contents, plan),
+    calendars:
+      contents.calendars.size > 1 ? [...contents.calendars.values()].map(({ name }) => name) : [],
     series: events.filter(({ after }) => isSeries(after)).length,
     fates: plan.counts,
     rows: events.slice(0, ROWS).map(({ after, fate }) => ({

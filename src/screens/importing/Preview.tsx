@@ -46,7 +46,7 @@ function Row({ row }: { row: ImportRow }) {
   );
 }
 
-function summary({ fates, series, counts, sums }: ImportPreview): string[] {
+function summary({ fates, series, counts, sums, calendars }: ImportPreview): string[] {
   const all = fates.new + fates.updated + fates.unchanged + fates.older;
   return [
     [
@@ -56,6 +56,9 @@ function summary({ fates, series, counts, sums }: ImportPreview): string[] {
     ].join(', '),
     `In the file: ${sums.inFile} · Will come in: ${sums.comesIn} · Left out: ${sums.leftOut}`,
     `${fates.new} new · ${fates.updated} to update · ${fates.unchanged} without change${fates.older ? ` · ${fates.older} older than what is here` : ''}`,
+    ...(calendars.length
+      ? [`On ${count(calendars.length, 'calendar')}: ${calendars.join(', ')}`]
+      : []),
     ...(counts.tasks ? [`${count(counts.tasks, 'task')}, kept with the calendar`] : []),
   ];
 }

@@ -200,6 +200,7 @@ export function readRows(table: Table, reading: TableReading): FileContents {
     tasks: [],
     ownUids: new Set(),
     calendarNames: new Map(),
+    calendars: new Map(),
     otherComponents: [],
     properties: [],
     counts: { events: table.rows.length, tasks: 0, overrides: 0 },

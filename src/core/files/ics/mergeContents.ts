@@ -45,6 +45,7 @@ export function mergeContents(
     method: '',
     stamps: new Map(),
     calendarNames: new Map(all.flatMap(({ calendarNames }) => [...calendarNames])),
+    calendars: new Map(all.flatMap(({ calendars }) => [...calendars])),
     ownUids: new Set(all.flatMap(({ ownUids }) => [...ownUids])),
     otherComponents: all.flatMap(({ otherComponents }) => otherComponents),
     properties: all.flatMap(({ properties }) => properties),

@@ -19,7 +19,9 @@ import { readAlarms } from '../../reminders/alarms';
 import { parseLocal } from '../../time/civil';
 import type { EpochMs } from '../../time/units';
 import type { ParsedComponent } from './jcal';
+import { IN_CALENDAR_PROPERTY } from './carried';
 import { property, textValue } from './jcal';
+import { ruleFromFile, UNTIL_PROPERTY } from './untilOfFile';
 import { assertLength, dateKeyFor, readSpan, readTimes } from './readTimes';
 import type { FileZones } from './zoneOfFile';
 
@@ -74,6 +76,8 @@ const OWN_PROPERTIES = new Set([
   TRAVEL_AFTER_PROPERTY,
   QUIET_PROPERTY,
   POINT_PROPERTY,
+  IN_CALENDAR_PROPERTY,
+  UNTIL_PROPERTY,
 ]);
 
 /** Those of which fields keep everything, parameters too; of organizers the first. */
@@ -253,7 +257,7 @@ export function readEvent(
     agenda: pointsOf(jcal),
     attendees: jcal[1].filter(([name]) => name === 'attendee').map(attendeeOf),
     organizer: organizerIn(jcal),
-    rule: rules[0],
+    rule: rules[0] && ruleFromFile(rules[0], start, textValue(jcal, UNTIL_PROPERTY)),
     // One date alone lies where it lies.
     clockDays: clockDays && rules[0] !== undefined ? clockDays : undefined,
     extraDates: readTimes(jcal, 'rdate', zones),

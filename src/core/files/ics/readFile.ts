@@ -5,6 +5,8 @@ import { RecordError } from '../../model/migrate';
 import { RuleError } from '../../recurrence/rule';
 import { quotedTitle } from '../../model/titleOf';
 import type { AnswerDraft } from './answers';
+import type { CarriedCalendar } from './carried';
+import { CALENDAR_PROPERTY, IN_CALENDAR_PROPERTY, readCarried } from './carried';
 import type { Problem } from './jcal';
 import { parseComponent, property, textValue } from './jcal';
 import type { EventDraft } from './readEvent';
@@ -47,6 +49,8 @@ export interface FileContents {
   ownUids: ReadonlySet<string>;
   /** Names of the calendars that entries say they are of, by UID: tables have such a column. */
   calendarNames: Map<string, string>;
+  /** Calendars that go along in the file (`carried`), by their names in small letters. */
+  calendars: Map<string, CarriedCalendar>;
   /** Components that the app has no use for, and properties of the calendar: kept for export. */
   otherComponents: JcalComponent[];
   properties: JcalProperty[];
@@ -105,6 +109,7 @@ const FILE_PROPERTIES = new Set([
   'method',
   'x-wr-calname',
   'name',
+  CALENDAR_PROPERTY,
 ]);
 
 interface ReadEntry {
@@ -163,6 +168,7 @@ class Reader {
       stamps: new Map(),
       ownUids: new Set(),
       calendarNames: new Map(),
+      calendars: new Map(),
       otherComponents: [],
       properties: [],
       counts: { events: 0, tasks: 0, overrides: 0 },
@@ -178,8 +184,21 @@ class Reader {
     this.isOwnFile ||= textValue(jcal, 'prodid').startsWith(OWN_PRODUCT);
     this.contents.method ||= textValue(jcal, 'method').toUpperCase();
     this.contents.name ||= unescapeText(textValue(jcal, 'x-wr-calname')) || textValue(jcal, 'name');
+    for (const [name, , , value] of jcal[1])
+      if (name === CALENDAR_PROPERTY) this.takeCarried(unescapeText(String(value)));
     this.contents.properties.push(...jcal[1].filter(([name]) => !FILE_PROPERTIES.has(name)));
     for (const { line } of bad) this.leaveOut(line, 'a line of the calendar can’t be read');
+  }
+
+  private takeCarried(text: string): void {
+    const carried = readCarried(text);
+    if (carried) this.contents.calendars.set(carried.name.toLowerCase(), carried);
+  }
+
+  /** Which calendar an entry says that it lies on. */
+  private noteCalendar(jcal: JcalComponent, uid: string): void {
+    const name = unescapeText(textValue(jcal, IN_CALENDAR_PROPERTY));
+    if (name) this.contents.calendarNames.set(uid, name);
   }
 
   *read(): Generator<ReadProgress> {
@@ -227,6 +246,7 @@ class Reader {
     try {
       this.contents.tasks.push(checkRecord('task', readTask(parsed, this.zones, uid, this.now)));
       this.comesIn(uid);
+      this.noteCalendar(parsed.jcal, uid);
     } catch (error) {
       if (!isReadError(error)) throw error;
       const title = textValue(parsed.jcal, 'summary');
@@ -276,6 +296,7 @@ class Reader {
         this.contents.notes.push(`Line ${component.line}: ${named}: ${what}.`);
       if (note) tell(note);
       if (property(parsed.jcal, 'exrule')) tell(NO_EXRULE);
+      this.noteCalendar(parsed.jcal, uid);
       const recurrenceId = recurrence ? property(parsed.jcal, 'recurrence-id') : undefined;
       if (this.contents.method)
         this.contents.stamps.set(checked, epochOf(parsed.jcal, 'dtstamp') ?? checked.updated);

@@ -8,6 +8,7 @@ import { MINUTE } from '../../time/civil';
 import { parseDuration } from '../../time/durations';
 import type { EpochMs } from '../../time/units';
 import type { ParsedComponent } from './jcal';
+import { IN_CALENDAR_PROPERTY } from './carried';
 import { property, textValue } from './jcal';
 import { epochOf, passthroughOf } from './readEvent';
 import { addDuration, readTimes } from './readTimes';
@@ -23,6 +24,7 @@ export const EVENT_DATE_PROPERTY = 'x-orderly-event-date';
 
 /** Properties whose values become fields, where they can be read. */
 const OWN = [
+  IN_CALENDAR_PROPERTY,
   'uid',
   'dtstamp',
   'created',

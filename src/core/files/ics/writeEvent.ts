@@ -5,6 +5,8 @@ import { attendeeProperty, organizerProperty } from '../../model/attendees';
 import { dateAsEvent } from '../../editing/series/dates';
 import { durationOf } from '../../model/event';
 import type { FileField } from '../../model/eventFields';
+import { IN_CALENDAR_PROPERTY } from './carried';
+import { ruleForFile, UNTIL_PROPERTY } from './untilOfFile';
 import { writeAlarm } from '../../reminders/alarms';
 import type { CalendarReminders } from '../../reminders/following';
 import { remindersFor } from '../../reminders/following';
@@ -29,6 +31,8 @@ export interface Surroundings {
   categories: ReadonlyMap<string, string>;
   /** The calendar that it lies on, whose reminders it may have. */
   calendar?: CalendarReminders;
+  /** What that calendar is called in the file; nothing where it does not go along. */
+  calendarName?: string | undefined;
   /** Where mails that remind go; empty for nowhere known. */
   mail?: string;
 }
@@ -162,7 +166,10 @@ const WRITERS: { [Field in FileField]: Writer } = {
   passthrough: elsewhere,
 };
 
-function fieldProperties(event: CalendarEvent, { categories }: Surroundings): JcalProperty[] {
+function fieldProperties(
+  event: CalendarEvent,
+  { categories, calendarName }: Surroundings,
+): JcalProperty[] {
   const kept = event.passthrough?.parameters ?? {};
   const has = (name: string) => event.passthrough?.properties.some((p) => p[0] === name) ?? false;
   return [
@@ -172,6 +179,7 @@ function fieldProperties(event: CalendarEvent, { categories }: Surroundings): Jc
     stamp('last-modified', event.updated),
     ['sequence', kept['sequence'] ?? {}, 'integer', event.revision],
     ...Object.values(WRITERS).flatMap((write) => write(event, { kept, has, categories })),
+    ...given(IN_CALENDAR_PROPERTY, calendarName && cleanText(calendarName)),
   ];
 }
 
@@ -243,9 +251,15 @@ function datesOnTheirOwn(event: CalendarEvent): [key: string, change: ChangedDat
 
 /** The content lines of an event: its VEVENT, and one for each changed date. */
 export function eventLines(event: CalendarEvent, around: Surroundings): string[] {
-  const properties = [...fieldProperties(event, around), ...repeatProperties(event)];
+  const { rule = undefined, until } =
+    event.rule === undefined ? {} : ruleForFile(event.rule, event.start);
+  const properties = [
+    ...fieldProperties(event, around),
+    ...repeatProperties(event),
+    ...given(UNTIL_PROPERTY, until),
+  ];
   return [
-    ...componentOf(properties, event.rule, event.passthrough, alarmLines(event, around)),
+    ...componentOf(properties, rule, event.passthrough, alarmLines(event, around)),
     ...datesOnTheirOwn(event).flatMap(([key, change]) =>
       changedDateLines(event, key, change, around),
     ),

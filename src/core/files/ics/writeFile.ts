@@ -1,4 +1,4 @@
-import type { Passthrough } from '../../model/common';
+import type { JcalProperty, Passthrough } from '../../model/common';
 import { wallOf, zoneOf } from '../../model/common';
 import type { CalendarEvent } from '../../model/event';
 import type { Task } from '../../model/task';
@@ -10,6 +10,8 @@ import { utcWall } from '../../time/zones';
 import { seriesOf } from '../../editing/series/dates';
 import { inlineProperty } from '../attached';
 import { withTask } from './blocks';
+import type { CarriedCalendar } from './carried';
+import { calendarProperty } from './carried';
 import { componentLines, foldLine, propertyLine } from './jcal';
 import type { CalendarReminders } from '../../reminders/following';
 import type { Surroundings } from './writeEvent';
@@ -33,6 +35,8 @@ export interface CalendarFile {
   categories?: Surroundings['categories'];
   /** The calendars that events lie on, by id: they may have their reminders. */
   calendars?: ReadonlyMap<string, CalendarReminders>;
+  /** Calendars whose entries say that they lie on them, by id: they go along. */
+  carried?: ReadonlyMap<string, CarriedCalendar>;
   /** Where mails that remind go. */
   mail?: string;
   /** Contents (base64) of the attached files that go inside, by id; others stay behind. */
@@ -92,6 +96,7 @@ export function writeCalendarFile(file: CalendarFile): string {
     'CALSCALE:GREGORIAN',
     ...(file.method ? [`METHOD:${file.method}`] : []),
     ...(file.name ? [foldLine(`X-WR-CALNAME:${escapeText(file.name)}`)] : []),
+    ...[...(file.carried?.values() ?? [])].map((one) => rawText(calendarProperty(one))),
     ...file.passthrough.flatMap(({ properties }) => properties.map(propertyLine)),
   ];
   for (const [zone, { from, to }] of zonesUsed(file)) {
@@ -100,15 +105,27 @@ export function writeCalendarFile(file: CalendarFile): string {
   }
   const { categories = new Map<string, string>(), calendars, mail } = file;
   for (const event of file.events) {
-    const around = { categories, calendar: calendars?.get(event.calendarId), mail };
+    const around = {
+      categories,
+      calendar: calendars?.get(event.calendarId),
+      calendarName: file.carried?.get(event.calendarId)?.name,
+      mail,
+    };
     const whole = withTask(withFilesInside(event, file.contents), file.uidOfTask);
     lines.push(...eventLines(whole, around));
   }
-  for (const task of file.tasks) lines.push(...taskLines(task, { categories, uidOf: file.uidOf }));
+  for (const task of file.tasks) {
+    const calendarName = file.carried?.get(task.calendarId ?? '')?.name;
+    lines.push(...taskLines(task, { categories, calendarName, uidOf: file.uidOf }));
+  }
   for (const { components } of file.passthrough) lines.push(...components.flatMap(componentLines));
   lines.push('END:VCALENDAR', '');
   return lines.join('\r\n');
 }
+
+/** A property of ours as a content line: its value is TEXT, of which the parser knows nothing. */
+const rawText = ([name, , , value]: JcalProperty): string =>
+  foldLine(`${name.toUpperCase()}:${escapeText(String(value))}`);
 
 /** An event whose attached files, as far as their contents are here, go out inside its entry. */
 function withFilesInside(event: CalendarEvent, contents: CalendarFile['contents']): CalendarEvent {

@@ -1,3 +1,4 @@
+import { IN_CALENDAR_PROPERTY } from './carried';
 import type { JcalProperty } from '../../model/common';
 import type { Task, TaskStatus } from '../../model/task';
 import { writeAlarm } from '../../reminders/alarms';
@@ -10,6 +11,8 @@ import { cleanText, stamp, timeProperty } from './writeEvent';
 interface Around {
   /** Names of categories by their ids. */
   categories: ReadonlyMap<string, string>;
+  /** What its calendar is called in the file; nothing where that does not go along. */
+  calendarName?: string | undefined;
   /** The UID of an event by its id. */
   uidOf?: ((eventId: string) => string | undefined) | undefined;
 }
@@ -25,7 +28,7 @@ const STATUSES: Readonly<Record<TaskStatus, string>> = {
 const keepsStatus = ({ status, passthrough }: Task): boolean =>
   status === 'open' && (passthrough?.properties.some(([name]) => name === 'status') ?? false);
 
-function fieldProperties(task: Task, { categories, uidOf }: Around): JcalProperty[] {
+function fieldProperties(task: Task, { categories, calendarName, uidOf }: Around): JcalProperty[] {
   const kept = task.passthrough?.parameters ?? {};
   const given = (name: string, type: string, value: string | number): JcalProperty[] =>
     value ? [[name, kept[name] ?? {}, type, value]] : [];
@@ -56,6 +59,7 @@ function fieldProperties(task: Task, { categories, uidOf }: Around): JcalPropert
       ? []
       : [['related-to', {}, 'text', eventUid] satisfies JcalProperty]),
     ...given(EVENT_DATE_PROPERTY, 'text', task.eventDate ?? ''),
+    ...given(IN_CALENDAR_PROPERTY, 'text', cleanText(calendarName ?? '')),
   ];
 }
 
