@@ -126,7 +126,7 @@ test.each([
   ['FREQ=DAILY;INTERVAL=6;BYMONTH=2,1', 'Every 6 days in January and February'],
   ['FREQ=YEARLY;BYMONTHDAY=2', 'On the 2nd of each month'],
   ['FREQ=YEARLY;BYMONTH=5,1,5', 'On 25 January and 25 May each year'],
-  ['FREQ=YEARLY;BYMONTH=6;BYMONTHDAY=31', 'On 31 June each year'],
+  ['FREQ=YEARLY;BYMONTH=6;BYMONTHDAY=31', 'Never: no year has 31 June'],
   ['FREQ=MONTHLY;BYDAY=TH', 'Every Thursday'],
   ['FREQ=MONTHLY;INTERVAL=3;BYDAY=TH', 'Every 3 months, on every Thursday'],
   ['FREQ=MONTHLY;BYDAY=5SU', 'On the fifth Sunday of each month that has one'],
@@ -168,6 +168,28 @@ test.each([
   [
     'RSCALE=GREGORIAN;FREQ=MONTHLY;BYMONTHDAY=31;SKIP=BACKWARD',
     'Every month, on the 31st of the month, days that don’t exist move to the day before',
+  ],
+  ['FREQ=YEARLY;BYMONTH=1,2,3,4;BYMONTHDAY=31', 'On 31 January and 31 March each year'],
+  ['FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30', 'Never: no year has 30 February'],
+  ['FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=29', 'On 29 February in leap years'],
+  ['FREQ=WEEKLY;BYMONTH=8', 'Every Wednesday in August'],
+  [
+    'FREQ=WEEKLY;INTERVAL=2;BYDAY=MO,WE;BYMONTH=7,8',
+    'Every other Monday and Wednesday in July and August',
+  ],
+  ['FREQ=MONTHLY;BYMONTH=1,2', 'On 25 January and 25 February each year'],
+  ['FREQ=YEARLY;BYWEEKNO=20', 'Every year, in week 20 of the year, on Wednesday'],
+  ['FREQ=YEARLY;BYDAY=-1FR;UNTIL=20270630', 'On the last Friday of each year until 30 June 2027'],
+  ['FREQ=YEARLY;BYMONTHDAY=1', 'On the 1st of each month'],
+  ['FREQ=MONTHLY;BYMONTHDAY=29', 'On the 29th of each month that has one'],
+  ['FREQ=MONTHLY;BYMONTHDAY=30,31', 'On the 30th and 31st of each month that has them'],
+  ['FREQ=MONTHLY;BYMONTHDAY=1,31', 'On the 1st and 31st of each month, where a month has it'],
+  ['FREQ=MONTHLY;INTERVAL=3;BYMONTHDAY=31', 'Every 3 months on the 31st, where a month has it'],
+  ['FREQ=MONTHLY;BYDAY=5FR', 'On the fifth Friday of each month that has one'],
+  ['FREQ=WEEKLY;BYDAY=MO;BYMONTH=1,2,3,4,5,6,7,9,10,11,12', 'Every Monday except in August'],
+  [
+    'FREQ=MONTHLY;BYMONTHDAY=1;BYMONTH=1,2,3,4,5,6,7,9,10,11,12',
+    'On the 1st of each month except in August',
   ],
 ])('%s: %s', (rule, said) => {
   const setting = { ...context, wording: WORDING, thisYear: 2026, left: null };

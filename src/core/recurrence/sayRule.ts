@@ -70,12 +70,28 @@ function inYears(day: string, interval: number): string {
 
 const inOrder = (numbers: readonly number[]) => [...new Set(numbers)].sort((a, b) => a - b);
 
+/** Days of a month that every month has. */
+const DAYS_OF_ALL_MONTHS = 28;
+const WEEKS_OF_ALL_MONTHS = 4;
+
+/** How many of the days that a rule means not every month has. */
+function rareDays({ byMonthDay, byDay, bySetPos }: Rule, start: number): number {
+  if (bySetPos.length) return 0;
+  const implied = byDay.length || byMonthDay.length ? [] : [civilDate(dayOfWall(start)).day];
+  return (
+    [...byMonthDay, ...implied].filter((day) => Math.abs(day) > DAYS_OF_ALL_MONTHS).length +
+    byDay.filter(({ nth }) => Math.abs(nth) > WEEKS_OF_ALL_MONTHS).length
+  );
+}
+
 /** Days that not every month has are told so. */
-const ofSomeMonths = ({ byMonthDay, byDay }: Rule) =>
-  (byMonthDay.length === 1 && byMonthDay[0]! > 29) ||
-  (byDay.length === 1 && Math.abs(byDay[0]!.nth) > 4)
-    ? ' that has one'
-    : '';
+function ofSomeMonths(rule: Rule, start: number): string {
+  const rare = rareDays(rule, start);
+  if (!rare) return '';
+  const isAll = rare === Math.max(1, rule.byMonthDay.length + rule.byDay.length);
+  if (rule.interval > 2 || !isAll) return ', where a month has it';
+  return rare === 1 ? ' that has one' : ' that has them';
+}
 
 const isPlain = (days: readonly RuleDay[]) => days.length > 0 && days.every(({ nth }) => nth === 0);
 
@@ -84,6 +100,26 @@ const monthName = (month: number, { wording }: RuleSetting) =>
 
 const sayMonths = (months: readonly number[], setting: RuleSetting) =>
   joinWords(inOrder(months).map((month) => monthName(month, setting)));
+
+const ALL_MONTHS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
+/** Months that are left out and named rather than those that are meant. */
+const MOST_EXCEPT = 3;
+
+const missingMonths = (months: readonly number[]) =>
+  ALL_MONTHS.filter((month) => !months.includes(month));
+const isMostMonths = (months: readonly number[]) => {
+  const missing = missingMonths(months).length;
+  return missing > 0 && missing <= MOST_EXCEPT;
+};
+
+/** " in June and July", or " except in August" where most months are meant; nothing for all. */
+function inMonths(months: readonly number[], setting: RuleSetting): string {
+  const missing = missingMonths(months);
+  if (!missing.length) return '';
+  return isMostMonths(months)
+    ? ` except in ${sayMonths(missing, setting)}`
+    : ` in ${sayMonths(months, setting)}`;
+}
 
 /** "24 November", in a year that has every day. */
 const sayDate = (month: number, day: number, { wording }: RuleSetting) =>
@@ -120,14 +156,17 @@ function hasOnly(rule: Rule, ...allowed: (keyof Rule)[]): boolean {
 function sayDaily(rule: Rule, setting: RuleSetting): string | null {
   if (hasOnly(rule)) return everyUnit(rule.interval, 'day');
   if (hasOnly(rule, 'byMonth'))
-    return `${everyUnit(rule.interval, 'day')} in ${sayMonths(rule.byMonth, setting)}`;
+    return `${everyUnit(rule.interval, 'day')}${inMonths(rule.byMonth, setting)}`;
   if (rule.interval > 1) return null;
   // Every day that is one of these weekdays, or of these days of the month: that is each of them.
-  if (hasOnly(rule, 'byDay')) return sayWeekly(rule, setting.start);
+  if (hasOnly(rule, 'byDay')) return sayWeekly(rule, setting);
   return hasOnly(rule, 'byMonthDay') ? sayMonthly(rule, setting) : null;
 }
 
-function sayWeekly(rule: Rule, start: number): string | null {
+function sayWeekly(rule: Rule, setting: RuleSetting): string | null {
+  const { start } = setting;
+  if (hasOnly(rule, 'byDay', 'byMonth') && rule.byMonth.length)
+    return `${sayWeekly({ ...rule, byMonth: [] }, setting)!}${inMonths(rule.byMonth, setting)}`;
   if (!hasOnly(rule, 'byDay')) return null;
   const days: readonly RuleDay[] = rule.byDay.length
     ? inWeekOrder(rule.byDay)
@@ -161,27 +200,48 @@ function dayInMonth(rule: Rule, start: number): string | null {
 function sayMonthly(rule: Rule, setting: RuleSetting): string | null {
   const { start } = setting;
   // In some months of every year: these are dates of the year.
-  if (rule.interval === 1 && rule.byMonth.length && rule.byMonthDay.length)
+  const isOfDays = rule.byMonthDay.length > 0 || !rule.byDay.length;
+  if (rule.interval === 1 && rule.byMonth.length && isOfDays && !rule.bySetPos.length)
     return sayYearly(rule, setting);
   if (rule.interval === 1 && hasOnly(rule, 'byDay', 'bySetPos', 'byMonth') && rule.byMonth.length)
     return sayInMonths(rule, setting);
   if (!hasOnly(rule, 'byDay', 'byMonthDay', 'bySetPos')) return null;
   // A weekday without a number means each of the month's.
   if (rule.interval === 1 && hasOnly(rule, 'byDay') && isPlain(rule.byDay))
-    return sayWeekly(rule, start);
+    return sayWeekly(rule, setting);
   const day = dayInMonth(rule, start);
-  return (
-    day && onDayOf(day, rule.interval, 'month') + (rule.interval > 2 ? '' : ofSomeMonths(rule))
-  );
+  return day && onDayOf(day, rule.interval, 'month') + ofSomeMonths(rule, start);
 }
 
 /** "on the last weekday of March and June each year", "every Saturday in June". */
 function sayInMonths(rule: Rule, setting: RuleSetting): string | null {
   const months = sayMonths(rule.byMonth, setting);
-  if (isPlain(rule.byDay) && !rule.bySetPos.length)
-    return `${sayWeekly({ ...rule, byMonth: [] }, setting.start)!} in ${months}`;
+  if (isPlain(rule.byDay) && !rule.bySetPos.length) return sayWeekly(rule, setting);
   const day = rule.byDay.length ? dayInMonth(rule, setting.start) : null;
   return day && inYears(`${day} of ${months}`, 1);
+}
+
+/** Dates of every year: those that no year has are not among them, and of 29 February it is said when it is. */
+function sayDates(
+  rule: Rule,
+  { months, days }: { months: readonly number[]; days: readonly number[] },
+  setting: RuleSetting,
+): string {
+  if (days.length === 1 && rule.interval === 1 && isMostMonths(months)) {
+    const each = { ...rule, byMonth: [], byMonthDay: [...days] };
+    return `on the ${ordinal(days[0]!)} of each month${inMonths(months, setting)}${ofSomeMonths(each, setting.start).replace(' that has one', ', where a month has it')}`;
+  }
+  const dates = months.flatMap((month) =>
+    days.flatMap((day) => (day > daysInMonth(2024, month) ? [] : [{ month, day }])),
+  );
+  if (!dates.length) {
+    const all = months.flatMap((month) => days.map((day) => sayDate(month, day, setting)));
+    return `never: no year has ${all.join(' or ')}`;
+  }
+  const said = dates.map(({ month, day }) => sayDate(month, day, setting));
+  const isLeap = dates.some(({ month, day }) => month === 2 && day === 29);
+  if (isLeap && dates.length === 1 && rule.interval === 1) return `on ${said[0]} in leap years`;
+  return `${inYears(joinWords(said), rule.interval)}${isLeap && dates.length > 1 ? ', 29 February in leap years only' : ''}`;
 }
 
 function sayYearly(rule: Rule, setting: RuleSetting): string | null {
@@ -194,18 +254,36 @@ function sayYearly(rule: Rule, setting: RuleSetting): string | null {
       return rule.interval === 1 ? sayMonthly(rule, setting) : null;
     const days = rule.byMonthDay.length ? inOrder(rule.byMonthDay) : [first.day];
     if (days.every((day) => day > 0)) {
-      const dates = months.flatMap((month) => days.map((day) => sayDate(month, day, setting)));
-      return inYears(joinWords(dates), rule.interval);
+      return sayDates(rule, { months, days }, setting);
     }
   }
   if (rule.interval === 1 && hasOnly(rule, 'byDay', 'byMonth') && isPlain(rule.byDay)) {
-    const each = sayWeekly({ ...rule, byMonth: [] }, setting.start)!;
-    return rule.byMonth.length ? `${each} in ${sayMonths(months, setting)}` : each;
+    return sayWeekly(rule, setting);
+  }
+  if (
+    !rule.byMonth.length &&
+    rule.byDay.length &&
+    !rule.bySetPos.length &&
+    !rule.byMonthDay.length
+  ) {
+    const nth = dayInMonth(rule, setting.start);
+    return nth && onDayOf(nth, rule.interval, 'year');
   }
   // The nth of all days of a year's months is one day, not one of each.
   const isOneOfAll = rule.bySetPos.length > 0 && months.length > 1;
   const day = rule.byMonth.length && !isOneOfAll ? dayInMonth(rule, setting.start) : null;
   return day && inYears(`${day} of ${sayMonths(months, setting)}`, rule.interval);
+}
+
+/** The day that a rule has from its first date alone, where no part of it says one; null where one does. */
+function impliedDay(rule: Rule, start: number): string | null {
+  const { byDay, byMonthDay, byYearDay, byWeekNo } = rule;
+  if (byDay.length || byMonthDay.length || byYearDay.length) return null;
+  const weekday = `on ${WEEKDAYS[weekdayOf(dayOfWall(start))]}`;
+  if (rule.frequency === 'WEEKLY' || byWeekNo.length) return weekday;
+  if (rule.frequency !== 'MONTHLY' && rule.frequency !== 'YEARLY') return null;
+  const { day } = civilDate(dayOfWall(start));
+  return `on the ${ordinal(day)}${day > DAYS_OF_ALL_MONTHS ? ', where a month has it' : ''}`;
 }
 
 /** A rule with parts that no short sentence holds: part by part. */
@@ -215,14 +293,20 @@ function sayByParts(rule: Rule, setting: RuleSetting): string {
   const say = (values: readonly unknown[], text: () => string) =>
     values.length && said.push(text());
   const list = (words: readonly string[]) => joinWords(words);
-  say(rule.byMonth, () => `in ${sayMonths(rule.byMonth, setting)}`);
+  say(rule.byMonth, () => inMonths(rule.byMonth, setting).trim() || 'in every month');
   say(rule.byWeekNo, () => `in week ${list(rule.byWeekNo.map(fromEnd))} of the year`);
   say(rule.byYearDay, () =>
     rule.byYearDay.length === 1 && Math.abs(rule.byYearDay[0]!) === 1
       ? `on the ${nthWord(rule.byYearDay[0]!)} day of the year`
       : `on day ${list(rule.byYearDay.map(fromEnd))} of the year`,
   );
-  say(rule.byMonthDay, () => `on the ${list(rule.byMonthDay.map(monthDayWord))} of the month`);
+  const isOfIt = rule.byMonth.length > 0 || frequency === 'MONTHLY';
+  const ofMonth = isOfIt ? 'of the month' : 'of each month';
+  const isRare = rule.skip === 'OMIT' && rareDays({ ...rule, byDay: [] }, setting.start) > 0;
+  const rare = isRare ? ', where a month has it' : '';
+  say(rule.byMonthDay, () => `on the ${list(rule.byMonthDay.map(monthDayWord))} ${ofMonth}${rare}`);
+  const implied = impliedDay(rule, setting.start);
+  if (implied) said.push(implied);
   say(rule.byDay, () => {
     const days = list(inWeekOrder(rule.byDay).map(ruleDayWord));
     if (rule.byDay.every(({ nth }) => nth !== 0)) return `on the ${days}`;
@@ -285,7 +369,7 @@ function sayPattern(rule: Rule, setting: RuleSetting): string | null {
     case 'DAILY':
       return sayDaily(rule, setting);
     case 'WEEKLY':
-      return sayWeekly(rule, setting.start);
+      return sayWeekly(rule, setting);
     case 'MONTHLY':
       return sayMonthly(rule, setting);
     case 'YEARLY':
@@ -308,7 +392,12 @@ export function sayRule(rule: string, setting: RuleSetting): string {
   // "10 times" says already that all ten are left.
   const isSaid = setting.left === null || setting.left === parsed.count;
   const left = isSaid ? '' : `, ${count(setting.left!, 'date')} left`;
-  const sentence = said + sayEnd(parsed, setting) + left;
+  // Behind parts with commas between, the end is one more part.
+  const end = sayEnd(parsed, setting).replace(
+    /^ (?=until)/,
+    plain || !said.includes(',') ? ' ' : ', ',
+  );
+  const sentence = said + end + left;
   return sentence[0]!.toUpperCase() + sentence.slice(1);
 }
 

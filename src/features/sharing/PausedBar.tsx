@@ -12,35 +12,44 @@ import { LEVEL_WORDS } from './levels';
 const isWaiting = (share: Share) =>
   !isOn(share) && (share.expires === null || share.expires > Date.now());
 
-/** After a backup was restored: who would see what, and whether sharing goes on. Nothing is shared before. */
-export function PausedBar() {
+/** Who would see what of a paused share, and whether it goes on. */
+function PausedShare({ share, more, onLater }: { share: Share; more: number; onLater(): void }) {
   const people = usePeople();
   const sharing = useSharing();
-  const [later, setLater] = useState<readonly string[]>([]);
-  const paused = useShares().filter((share) => isWaiting(share) && !later.includes(share.id));
-  const [share] = paused;
-  const { data: name } = useEngineQuery(
-    ['shares', 'name', share?.of],
-    (engine) => engine.sharing.nameOf(share!.of),
-    { enabled: share !== undefined },
+  const { data: name } = useEngineQuery(['shares', 'name', share.of], (engine) =>
+    engine.sharing.nameOf(share.of),
   );
-  if (!share) return null;
   const who =
     share.personId === null
       ? 'Whoever has its address'
       : (people.find(({ id }) => id === share.personId)?.name ?? 'Somebody');
   const text = `Sharing ${name ?? 'something'} is paused. ${who} would see ${LEVEL_WORDS[share.level][1]}.`;
   return (
-    <AskBar name="Paused sharing" icon="account-outline" text={text} more={paused.length - 1}>
+    <AskBar name="Paused sharing" icon="account-outline" text={text} more={more}>
       <Button compact mode="contained" onPress={() => void sharing.resume(share)}>
         Resume at a new address
       </Button>
       <Button compact onPress={() => void sharing.end(share)}>
         End it
       </Button>
-      <Button compact onPress={() => setLater([...later, share.id])}>
+      <Button compact onPress={onLater}>
         Later
       </Button>
     </AskBar>
+  );
+}
+
+/** After a backup was restored: each share waits until the person goes on with it. Nothing is shared before. */
+export function PausedBar() {
+  const [later, setLater] = useState<readonly string[]>([]);
+  const paused = useShares().filter((share) => isWaiting(share) && !later.includes(share.id));
+  const [share] = paused;
+  if (!share) return null;
+  return (
+    <PausedShare
+      share={share}
+      more={paused.length - 1}
+      onLater={() => setLater([...later, share.id])}
+    />
   );
 }
