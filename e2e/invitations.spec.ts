@@ -176,7 +176,7 @@ test(
     await expect(message(page, /^This message about .* came before/)).toBeVisible();
 
     await open(invitation({ sequence: 0, at: '110000' }));
-    await expect(message(page, /^A later word on “Rope/)).toBeVisible();
+    await expect(message(page, /^A later message about “Rope/)).toBeVisible();
     await open(invitation({ from: 'mallory', sequence: 5, at: '120000' }));
     await expect(message(page, /ida asks to “Rope.*, not mallory/)).toBeVisible();
     await expect(rope).toContainText('Thu 26 Nov, 09:00 – 10:00');

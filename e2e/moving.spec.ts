@@ -7,6 +7,7 @@ import {
   message,
   mouseDrag,
   openDemo,
+  panel,
   see,
   sheet,
   test,
@@ -180,4 +181,29 @@ test.describe('by keyboard', () => {
       await expect(bar(page, LAMP)).toHaveAccessibleName(/Mon,? 23 Nov, 13:00 – 15:00/);
     });
   });
+});
+
+test('free paper beside a short label belongs to no event', async ({ page, isPhone }) => {
+  await openDemo(page);
+  // Where a label's box goes on past its letters, over nobody's bar.
+  const free = await page.evaluate(() =>
+    [...document.querySelectorAll('.sheet-bar:not(.sheet-top)')].flatMap((bar) => {
+      const letters = bar.querySelector('.sheet-letters')?.getBoundingClientRect();
+      const label = bar.querySelector('.sheet-label')?.getBoundingClientRect();
+      const box = bar.getBoundingClientRect();
+      if (!letters || !label || !letters.width) return [];
+      const x = Math.max(letters.right, box.right) + 12;
+      const y = box.top + box.height / 2;
+      if (x > label.right - 4 || y > window.innerHeight - 160 || y < 200) return [];
+      const met = document.elementFromPoint(x, y)?.closest('.sheet-bar');
+      return [{ x, y, met: met?.getAttribute('aria-label') ?? null }];
+    }),
+  );
+  expect(free.length).toBeGreaterThan(3);
+  expect(free.filter(({ met }) => met !== null)).toEqual([]);
+  const { x, y } = free[0]!;
+  if (isPhone) await page.touchscreen.tap(x, y);
+  else await page.mouse.click(x, y);
+  await expect(panel(page, 'Add an event')).toBeVisible();
+  await expect(page.getByText(/^Moved/)).toHaveCount(0);
 });

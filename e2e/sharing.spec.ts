@@ -167,8 +167,10 @@ test(
     await page.getByRole('link', { name: 'Plan' }).click();
     await page.clock.fastForward('01:10');
     const told = page.getByRole('region', { name: 'Changed by others' });
-    await expect(told).toContainText('Wren changed “Crate inspection”.');
-    await expect(bar(page, 'Crate inspection')).toHaveAccessibleName(/changed by Wren/);
+    await expect(told).toContainText('Wren (name not checked) changed “Crate inspection”.');
+    await expect(bar(page, 'Crate inspection')).toHaveAccessibleName(
+      /changed by Wren \(name not checked\)/,
+    );
     await told.getByRole('button', { name: 'Look' }).click();
     await expect(panel(page, 'Crate inspection').getByText('Pier 4')).toBeVisible();
     await page.keyboard.press('Escape');
@@ -191,7 +193,9 @@ test(
     await expect(told).toContainText('Yours stays; theirs: place “Quay 9”.');
     await told.getByRole('button', { name: 'Take theirs' }).click();
     await expect(told).toBeHidden();
-    await expect(message(page, 'Took what Wren wrote of “Crate inspection”')).toBeVisible();
+    await expect(
+      message(page, 'Took what Wren (name not checked) wrote of “Crate inspection”'),
+    ).toBeVisible();
 
     await expect
       .poll(async () => {

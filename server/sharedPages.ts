@@ -151,5 +151,7 @@ export function withForms(response: Response): Response {
   const policy = String(response.get('Content-Security-Policy') ?? '');
   const own = policy.replace("form-action 'none'", "form-action 'self'");
   if (own) response.set('Content-Security-Policy', own);
+  // By no-referrer a browser would not say where a form of this very page comes from.
+  response.set('Referrer-Policy', 'same-origin');
   return response.type('html');
 }

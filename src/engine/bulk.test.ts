@@ -173,6 +173,23 @@ test('where the first goes to a day, the others keep their distance', async () =
   expect(engine.queries.event('lens')?.start).toEqual(zoned('2026-12-08T09:00:00'));
 });
 
+test('what is left out has no say in where the others go, nor in how they are numbered', async () => {
+  const engine = await opened(SEED);
+  const request = {
+    ...targets(['lens', 'call']),
+    leftOut: ['call'],
+    steps: [
+      { kind: 'toDay' as const, day: '2026-12-07' },
+      { kind: 'number' as const, from: 1 },
+    ],
+  };
+  await done(engine, { kind: 'changeMany', request });
+  expect(engine.queries.event('lens')).toMatchObject({
+    start: zoned('2026-12-07T09:00:00'),
+    title: expect.stringMatching(/ 1$/),
+  });
+});
+
 test('nothing to change is no change', async () => {
   const engine = await opened(SEED);
   const request = {

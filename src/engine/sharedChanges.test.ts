@@ -188,7 +188,7 @@ test('who has the address and no name here is told as who they say to be; a pers
     ...{ kind: 'takeShared', shareId: 's' },
     change: change({ place: 'Hall' }),
   });
-  expect(label).toContain('Somebody who says to be Ida Solberg changed “Pilot visit”');
+  expect(label).toContain('Ida Solberg (name not checked) changed “Pilot visit”');
   const { take } = await office();
   expect(await take({ ...change({ place: 'Hall' }), by: 'Robin' })).toContain(
     'Ida Solberg changed “Pilot visit”',

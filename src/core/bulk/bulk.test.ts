@@ -245,6 +245,48 @@ test('joined events keep everything that any of them says', () => {
   expect(() => joined([first, event(DAYS)])).toThrow('can’t be joined');
 });
 
+test('what is private stays so when joined, what matters most counts, and every room is kept', () => {
+  const open = event({ id: 'a', room: 'https://rooms.example/a', importance: 5 });
+  const hidden = event({
+    id: 'b',
+    start: zoned('2026-11-24T11:00:00'),
+    end: zoned('2026-11-24T12:00:00'),
+    visibility: 'private',
+    room: 'https://rooms.example/b',
+    importance: 1,
+  });
+  expect(joined([open, hidden])).toMatchObject({
+    visibility: 'private',
+    importance: 1,
+    room: 'https://rooms.example/a',
+    notes: 'https://rooms.example/b',
+  });
+  expect(joined([open, event({ id: 'c', importance: 0 })])).toMatchObject({
+    visibility: 'public',
+    importance: 5,
+  });
+});
+
+test('what events of a series-to-be say otherwise than the first stays with their dates', () => {
+  const on = (day: string, fields: Partial<CalendarEvent> = {}) =>
+    event({
+      id: day,
+      start: zoned(`2026-11-${day}T09:00:00`),
+      end: zoned(`2026-11-${day}T10:00:00`),
+      icon: 'boat',
+      ...fields,
+    });
+  const { changedDates } = asSeries([
+    on('24', { place: 'Quay' }),
+    on('25', { place: 'Shed', visibility: 'private' }),
+    on('26', { place: 'Quay', icon: undefined }),
+  ]);
+  expect(changedDates).toEqual({
+    '2026-11-25T09:00:00': { place: 'Shed', visibility: 'private' },
+    '2026-11-26T09:00:00': { icon: null },
+  });
+});
+
 test.each([
   [['24', '25', '26'], 'FREQ=DAILY;COUNT=3'],
   [['01', '08', '15'], 'FREQ=WEEKLY;COUNT=3'],

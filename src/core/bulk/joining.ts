@@ -6,6 +6,12 @@ import { instantOf } from '../time/zones';
 
 const instant = (time: EventTime) => instantOf(wallOf(time), zoneOf(time), 'UTC');
 
+/** The highest of some importances (PRIORITY: 1 is the highest, 0 says nothing). */
+const mostImportant = (events: readonly CalendarEvent[]): number => {
+  const said = events.map(({ importance }) => importance).filter((one) => one > 0);
+  return said.length ? Math.min(...said) : 0;
+};
+
 /**
  * Several single events as one: from where the first begins to where the last ends, with everything
  * that any of them says. The first gives what can be only one: its title, place, link and calendar,
@@ -18,13 +24,13 @@ export function joined(events: readonly CalendarEvent[]): CalendarEvent {
   if (events.some(({ start }) => (start.kind === 'date') !== (first.start.kind === 'date')))
     throw new RangeError('Whole days and events with hours can’t be joined.');
   const all = [first, ...others];
-  const pick = (field: 'title' | 'place' | 'link') =>
+  const pick = (field: 'title' | 'place' | 'link' | 'room') =>
     all.map((event) => event[field].trim()).find(Boolean) ?? '';
   const last = all.reduce((latest, event) =>
     instant(event.end) > instant(latest.end) ? event : latest,
   );
   // What can't stand in its own field is kept in the notes, so that nothing is lost.
-  const besides = (['title', 'place', 'link'] as const).flatMap((field) =>
+  const besides = (['title', 'place', 'link', 'room'] as const).flatMap((field) =>
     all.map((event) => event[field].trim()).filter((text) => text && text !== pick(field)),
   );
   const reminders = all.flatMap((event) => event.reminders ?? []);
@@ -34,6 +40,12 @@ export function joined(events: readonly CalendarEvent[]): CalendarEvent {
     title: pick('title'),
     place: pick('place'),
     link: pick('link'),
+    room: pick('room'),
+    // What was private in one stays so for all, and what matters most counts.
+    visibility: all.some(({ visibility }) => visibility === 'private') ? 'private' : 'public',
+    importance: mostImportant(all),
+    travelBefore: first.travelBefore,
+    travelAfter: last.travelAfter,
     notes: together([...all.map(({ notes }) => notes), ...besides]),
     categoryIds: distinct(
       all.flatMap(({ categoryIds }) => categoryIds),

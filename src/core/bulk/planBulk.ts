@@ -64,6 +64,7 @@ const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(
 
 /** Steps with a day to go to turned into days to go on: the earliest goes there, the rest as far after it. */
 function onDays(steps: readonly BulkStep[], subjects: readonly Subject[]): BulkStep[] {
+  if (!subjects.length) return steps.filter(({ kind }) => kind !== 'toDay');
   const first = Math.min(...subjects.map(({ date }) => dayOf(date.start)));
   let shifted = 0;
   return steps.map((step) => {
@@ -141,13 +142,19 @@ export function planBulk(
   leftOut: ReadonlySet<string>,
   manner: BulkManner,
 ): BulkPlan {
-  const ready = onDays(steps, subjects).map(readyStep);
+  // What stays as it is has no say in where the others go, nor in how they are counted.
+  const changing = subjects.filter(
+    ({ id, event }) => !leftOut.has(id) && manner.calendarOf(event.calendarId)?.kind === 'own',
+  );
+  const ready = onDays(steps, changing).map(readyStep);
   const becoming = new Becoming();
   let nth = 0;
   const lines = subjects.map((subject): BulkLine => {
     if (leftOut.has(subject.id))
       return { subject, after: subject.date, refusals: [], isChanged: false };
-    return lineOf(subject, nth++, ready, becoming, manner);
+    const line = lineOf(subject, nth, ready, becoming, manner);
+    if (line.isChanged) nth++;
+    return line;
   });
   return { lines, edits: becoming.edits };
 }

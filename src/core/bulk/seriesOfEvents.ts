@@ -1,5 +1,7 @@
 import { wallOf, zoneOf } from '../model/common';
-import type { CalendarEvent } from '../model/event';
+import { keyOfWall } from '../editing/series/dates';
+import type { CalendarEvent, ChangedDate } from '../model/event';
+import { DATE_CONTENT } from '../model/eventFields';
 import { durationOf, isSeries, isWholeDay } from '../model/event';
 import { plainRule } from '../recurrence/rule';
 import { writeRule } from '../recurrence/writeRule';
@@ -22,7 +24,7 @@ function evenRule(walls: readonly number[]): string | null {
 
 /**
  * Single events of the same kind as one series: by a rule where they lie evenly apart, else by dates
- * of their own. The first gives everything but when.
+ * of their own. The first gives the series; what others say otherwise stays with their dates.
  * @throws RangeError, in words for the person, when they can't be one series.
  */
 export function asSeries(events: readonly CalendarEvent[]): CalendarEvent {
@@ -39,7 +41,22 @@ export function asSeries(events: readonly CalendarEvent[]): CalendarEvent {
   const walls = sorted.map(({ start }) => wallOf(start));
   if (new Set(walls).size < walls.length) throw new RangeError('Two of them are at the same time.');
   const rule = evenRule(walls);
+  const changedDates = Object.fromEntries(
+    others.flatMap((event) => {
+      const change = differences(first, event);
+      return Object.keys(change).length ? [[keyOfWall(first, wallOf(event.start)), change]] : [];
+    }),
+  );
   return rule === null
-    ? { ...first, extraDates: others.map(({ start }) => ({ start })) }
-    : { ...first, rule };
+    ? { ...first, extraDates: others.map(({ start }) => ({ start })), changedDates }
+    : { ...first, rule, changedDates };
+}
+
+/** What an event says otherwise than the first of its series, as a date may have it of its own. */
+function differences(first: CalendarEvent, event: CalendarEvent): ChangedDate {
+  const differing = DATE_CONTENT.filter(
+    (field) => JSON.stringify(event[field] ?? null) !== JSON.stringify(first[field] ?? null),
+  );
+  // Null: this date has none, though the first has one.
+  return Object.fromEntries(differing.map((field) => [field, event[field] ?? null])) as ChangedDate;
 }

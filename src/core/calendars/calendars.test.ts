@@ -82,6 +82,19 @@ test('look-alike inks are told with one that helps', () => {
   expect(inkName('#abcdef')).toBe('#ABCDEF');
 });
 
+test('only the odd one out gets another ink, and none is given twice', () => {
+  const kelp = INKS.Kelp;
+  const three = [named('a'), named('b', { ink: kelp }), named('c', { ink: kelp })];
+  const found = alikeInks(three.map((one) => ({ ...one, ink: kelp })));
+  expect(found).toHaveLength(2);
+  expect(new Set(found.map(({ better }) => better)).size).toBe(2);
+  const mended = three.map((one) => ({
+    ...one,
+    ink: found.find(({ calendar }) => calendar.id === one.id)?.better ?? kelp,
+  }));
+  expect(alikeInks(mended)).toEqual([]);
+});
+
 test('a free ink is none of those taken, until all are', () => {
   const inks = Object.values(INKS);
   expect(inks.slice(0, 11)).not.toContain(freeInk(inks.slice(0, 11)));

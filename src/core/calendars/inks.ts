@@ -29,17 +29,38 @@ export function freeInk(taken: readonly string[]): string {
   return farthestInk(taken, free.length ? free : inks);
 }
 
-/** The calendars that are hard to tell by ink from one before them; first those that are so for everyone. */
+/** The one that is hard to tell from most others, of several the last; null where each can be told. */
+function oddOne<T extends Inked>(calendars: readonly T[]): { odd: T; like: T[] } | null {
+  const found = calendars.map((odd) => ({
+    odd,
+    like: calendars.filter((other) => other.id !== odd.id && hardFor(other.ink, odd.ink)),
+  }));
+  const worst = found.reduce<(typeof found)[number] | null>(
+    (best, one) => (one.like.length >= (best?.like.length ?? 1) ? one : best),
+    null,
+  );
+  return worst?.like.length ? worst : null;
+}
+
+/**
+ * The calendars to give another ink so that each can be told from the rest: as few as do it, each with
+ * an ink that no other has or is given; first those that are hard to tell for everyone.
+ */
 export function alikeInks<T extends Inked>(calendars: readonly T[]): AlikeInks<T>[] {
-  const found = calendars.flatMap((calendar, i): AlikeInks<T>[] => {
-    const like = calendars.slice(0, i).filter((other) => hardFor(other.ink, calendar.ink));
-    if (!like.length) return [];
-    const isForAll = like.some((other) => hardFor(other.ink, calendar.ink) === 'everyone');
-    const others = calendars.filter(({ id }) => id !== calendar.id).map(({ ink }) => ink);
-    const sameMark = like.some(({ mark }) => mark === calendar.mark);
-    return [
-      { calendar, like, who: isForAll ? 'everyone' : 'some', sameMark, better: freeInk(others) },
-    ];
-  });
+  let left = [...calendars];
+  const found: AlikeInks<T>[] = [];
+  while (found.length < calendars.length) {
+    const next = oddOne(left);
+    if (!next) break;
+    const { odd, like } = next;
+    const own = calendars.find(({ id }) => id === odd.id)!;
+    const better = freeInk(left.filter(({ id }) => id !== odd.id).map(({ ink }) => ink));
+    const isForAll = like.some((other) => hardFor(other.ink, odd.ink) === 'everyone');
+    const sameMark = like.some(({ mark }) => mark === odd.mark);
+    left = left.map((one) => (one.id === odd.id ? { ...one, ink: better } : one));
+    // Of more calendars than there are inks some stay alike.
+    if (found.some(({ calendar }) => calendar.id === odd.id)) break;
+    found.push({ calendar: own, like, who: isForAll ? 'everyone' : 'some', sameMark, better });
+  }
   return found.sort((a, b) => Number(a.who === 'some') - Number(b.who === 'some'));
 }

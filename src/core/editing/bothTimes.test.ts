@@ -103,6 +103,21 @@ test('the next dates are summed up by what they meet', () => {
   // 1 January 1970 was a Thursday.
   const clear = foresightOf(span, [], new Set(), DEFAULT_SETTINGS.workweek);
   expect(clear).toMatchObject({ clashes: [], closure: null, hours: null });
+  const away = {
+    eventId: 'a',
+    calendarId: 'leave',
+    title: 'Leave',
+    wholeDay: true,
+    start: 0,
+    end: 24 * HOUR,
+  };
+  const met = (availability: string) =>
+    foresightOf(span, [{ ...away, availability } as never], new Set(), DEFAULT_SETTINGS.workweek);
+  expect([met('away').clashes, met('busy').clashes, met('free').clashes]).toEqual([
+    ['Leave'],
+    ['Leave'],
+    [],
+  ]);
   const late = foresightOf(
     { ...span, start: 20 * HOUR, end: 21 * HOUR },
     [],

@@ -38,6 +38,21 @@ export function hoursProblem(span: PlannedSpan, workweek: Workweek): string | nu
   return from < hours.from || to > hours.to ? 'Outside working hours' : null;
 }
 
+/** Whole days that take the person's time, busy or away, on which a span falls. */
+export const blockingDays = (
+  span: Pick<PlannedSpan, 'start' | 'end'>,
+  around: readonly Occurrence[],
+  ownEventId: string | null,
+): Occurrence[] =>
+  around.filter(
+    (o) =>
+      o.wholeDay &&
+      o.eventId !== ownEventId &&
+      (o.availability === 'busy' || o.availability === 'away') &&
+      o.start < span.end &&
+      o.end > span.start,
+  );
+
 /**
  * What an event at a span would meet, one short sentence each: clashes, days that something whole
  * blocks, hours outside of work. `around` are the occurrences of its days; the event's own are left out.
@@ -54,14 +69,7 @@ export function consequencesOf(
   if (clashes.length === 1) said.push(`Overlaps ${named(clashes[0]!)}`);
   if (clashes.length > 1)
     said.push(`Overlaps ${named(clashes[0]!)} and ${clashes.length - 1} more`);
-  const blocking = around.find(
-    (o) =>
-      o.wholeDay &&
-      o.eventId !== ownEventId &&
-      (o.availability === 'busy' || o.availability === 'away') &&
-      o.start < span.end &&
-      o.end > span.start,
-  );
+  const [blocking] = blockingDays(span, around, ownEventId);
   if (blocking) said.push(`${named(blocking)} lasts all that day`);
   const hours = hoursProblem(span, workweek);
   if (hours) said.push(hours);

@@ -4,7 +4,7 @@ import type { Workweek } from '../model/others';
 import { count } from '../time/words';
 import type { WallMs } from '../time/units';
 import type { PlannedSpan } from './consequences';
-import { hoursProblem, withTravel } from './consequences';
+import { blockingDays, hoursProblem, withTravel } from './consequences';
 
 /** One of the next dates of a series, with what it would meet. */
 export interface ForeseenDate {
@@ -36,11 +36,13 @@ export function foresightOf(
   );
   const clashes =
     span.isBooked && !span.wholeDay ? clashesWith(others, withTravel(span), null) : [];
+  // As of a single event: days that something whole takes.
+  const blocking = blockingDays(span, others, null);
   return {
     start: span.start,
     end: span.end,
     wholeDay: span.wholeDay,
-    clashes: clashes.map(({ title }) => title || 'Untitled'),
+    clashes: [...clashes, ...blocking].map(({ title }) => title || 'Untitled'),
     closure: closure ? closure.title || 'Untitled' : null,
     hours: hoursProblem(span, workweek),
   };

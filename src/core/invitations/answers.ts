@@ -144,7 +144,7 @@ export function guestAnswer(
 }
 
 /** An attendee with another answer. */
-export function withAnswer(
+function withAnswer(
   { answer: _answer, answeredAt: _at, line: _line, ...rest }: Attendee,
   answer: AnswerFields,
 ): Attendee {

@@ -26,7 +26,7 @@ export interface KnownMessage {
  * Who may write for somebody by what is known: whom they named in a message that they sent themselves,
  * and those of whom the person said so. What a message says of its own sender is no reason.
  */
-export function mayWriteFor(
+function mayWriteFor(
   known: readonly KnownMessage[],
   { address: writer }: MailParty,
   { address: sender }: MailParty,

@@ -14,10 +14,6 @@ function passedFrom({ parameters }: Attendee): string[] {
 /** Whether somebody comes for another who passed it on. */
 export const isPassedOn = (one: Attendee): boolean => passedFrom(one).length > 0;
 
-/** Whether somebody was passed it on by whoever has an address (DELEGATED-FROM). */
-export const isPassedBy = (one: Attendee, address: string): boolean =>
-  passedFrom(one).some((from) => isSameAddress(from, address));
-
 /**
  * Both sides of passing an invitation on (RFC 5546 §3.2.2.3): who was asked, who comes for them
  * instead, each naming the other.

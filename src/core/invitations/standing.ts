@@ -112,7 +112,7 @@ function wholesAmong(sorted: readonly InviteMessage[]): readonly InviteMessage[]
 }
 
 /** Requests, additions and cancellations in the order in which they were meant. */
-export const organizersWords = (messages: readonly InviteMessage[]): InviteMessage[] =>
+const organizersWords = (messages: readonly InviteMessage[]): InviteMessage[] =>
   messages.filter((one) => !isFromGuest(one) && one.method !== 'declineCounter').sort(byVersion);
 
 /**

@@ -30,7 +30,7 @@ const FIELD_WORDS = { title: 'title', place: 'place', start: 'time', end: 'time'
 function writerOf({ records }: Situation, shareId: string, said: string): string {
   const personId = records.get('share', shareId)?.personId ?? null;
   const person = personId === null ? undefined : records.get('person', personId);
-  return person?.name ?? `Somebody who says to be ${said}`;
+  return person?.name ?? `${said} (name not checked)`;
 }
 
 /** The share that a change came by. @throws RangeError where it allows no change (any more). */

@@ -29,7 +29,7 @@ export const LIGHT: Palette = {
   accent: '#1F5A4C',
   onAccent: '#FFFDF8',
   accentWash: '#E3EDE6',
-  amber: '#A45A0B',
+  amber: '#9A5208',
   amberWash: '#FFF1D9',
   brick: '#9A3A2C',
 };

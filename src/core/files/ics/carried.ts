@@ -1,7 +1,7 @@
 import type { Calendar } from '../../model/calendar';
 import { calendar } from '../../model/calendar';
 import type { JcalProperty } from '../../model/common';
-import { z } from '../../model/zod';
+import type { z } from '../../model/zod';
 
 /** Our own: what a calendar of the file is, as JSON; and of an entry, which of them it lies on, by its name. */
 export const CALENDAR_PROPERTY = 'x-orderly-calendar';

@@ -126,11 +126,21 @@ function knownPlaces(events: readonly CalendarEvent[]): Map<string, string> {
 }
 
 const sayMoved = ({ link, place }: Partial<CalendarEvent>) =>
-  [link ? 'the link to its field' : '', place ? `the place “${place}” to its field` : '']
+  [link ? 'the link to its field' : '', place && !link ? `the place “${place}” to its field` : '']
     .filter(Boolean)
     .join(', ');
 
-/** Links and places that stand in titles and notes. */
+/** The field that a link or a place was found in. */
+const cameFrom = ({ title, notes, place, link }: Partial<CalendarEvent>) =>
+  title !== undefined
+    ? 'title'
+    : notes !== undefined
+      ? 'notes'
+      : link && place !== undefined
+        ? 'place'
+        : 'title';
+
+/** Links and places that stand in titles, notes and places. */
 export const misplaced: Check = {
   find(world) {
     const places = knownPlaces(world.events);
@@ -141,7 +151,7 @@ export const misplaced: Check = {
         key: keyOf(event.id),
         ids: [event.id],
         title: titleOf(event),
-        reason: `${fields.link ? `The link ${fields.link}` : `The place “${fields.place}”`} stands in the ${fields.title === undefined ? 'notes' : 'title'}`,
+        reason: `${fields.link ? `The link ${fields.link}` : `The place “${fields.place}”`} is in the ${cameFrom(fields)}`,
         ways: [{ how: 'put', label: `Put ${sayMoved(fields)}` }],
       };
     });

@@ -110,15 +110,18 @@ export const BarView = memoPlaced(function BarView(props: Props) {
       <Ways along="right" before={bar.wayBefore} after={bar.wayAfter} colour={colours.edge} />
       <Mark mark={calendar.mark} />
       <div className="sheet-label" style={label}>
-        <EventIcon icon={o.icon} />
-        <Tally occurrence={o} />
-        {titleOf(o)}
+        {/* Only letters take the pointer: paper beside them is nobody's. */}
+        <span className="sheet-letters">
+          <EventIcon icon={o.icon} />
+          <Tally occurrence={o} />
+          {titleOf(o)}
+        </span>
         {second && (
           <div
             className="sheet-second"
             style={{ color: isInside ? colours.onSolid : colours.quiet }}
           >
-            {second}
+            <span className="sheet-letters">{second}</span>
           </div>
         )}
       </div>
