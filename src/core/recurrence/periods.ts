@@ -96,13 +96,37 @@ export function passesDayLimits(rule: Rule, day: DayNumber): boolean {
   );
 }
 
+/**
+ * The same test for many days of a rule: each day of a year is looked at once a kind of year, and
+ * years follow each other.
+ */
+function dayLimits(rule: Rule): (day: DayNumber) => boolean {
+  const kinds = new Map<number, Int8Array>();
+  let first = 0;
+  let after = 0;
+  let passes: Int8Array = new Int8Array(0);
+  return (day) => {
+    if (day < first || day >= after) {
+      const { year } = civilDate(day);
+      [first, after] = [dayNumber(year, 1, 1), dayNumber(year + 1, 1, 1)];
+      const kind = kindOfYear(year, first);
+      passes = kinds.get(kind) ?? new Int8Array(366);
+      kinds.set(kind, passes);
+    }
+    const nth = day - first;
+    passes[nth] ||= passesDayLimits(rule, day) ? 1 : -1;
+    return passes[nth] === 1;
+  };
+}
+
 const NO_DAYS: number[] = [];
 
 function daily(rule: Rule, startDay: DayNumber): Periods {
+  const passes = dayLimits(rule);
   return {
     indexOf: (day) => day - startDay,
     startOf: (index) => startDay + index,
-    daysOf: (index) => (passesDayLimits(rule, startDay + index) ? [startDay + index] : NO_DAYS),
+    daysOf: (index) => (passes(startDay + index) ? [startDay + index] : NO_DAYS),
   };
 }
 
@@ -114,12 +138,13 @@ function weekly(rule: Rule, startDay: DayNumber): Periods {
   const offsets = sortedUnique(weekdays.map((weekday) => (weekday - rule.weekStart + 7) % 7));
   const limited =
     rule.byMonth.length + rule.byMonthDay.length + rule.byYearDay.length + rule.byWeekNo.length > 0;
+  const passes = dayLimits(rule);
   return {
     indexOf: (day) => Math.floor((day - weekZero) / 7),
     startOf: (index) => weekZero + index * 7,
     daysOf: (index) => {
       const days = offsets.map((offset) => weekZero + index * 7 + offset);
-      return limited ? days.filter((day) => passesDayLimits(rule, day)) : days;
+      return limited ? days.filter(passes) : days;
     },
   };
 }
@@ -129,6 +154,8 @@ function monthly(rule: Rule, startDay: DayNumber): Periods {
   const zero = start.year * 12 + start.month - 1;
   const rest = { ...rule, byMonth: [], byDay: [], byMonthDay: [] };
   const limited = rest.byYearDay.length + rest.byWeekNo.length > 0;
+  const passes = dayLimits(rest);
+  const offsets = new Map<number, number[]>();
   return {
     indexOf: (day) => {
       const date = civilDate(day);
@@ -138,9 +165,16 @@ function monthly(rule: Rule, startDay: DayNumber): Periods {
     daysOf: (index) => {
       const year = Math.floor((zero + index) / 12);
       const month = ((zero + index) % 12) + 1;
-      if (rule.byMonth.length && !rule.byMonth.includes(month)) return [];
-      const days = daysOfMonth(rule, year, month, start.day, limited);
-      return limited ? days.filter((day) => passesDayLimits(rest, day)) : days;
+      if (rule.byMonth.length && !rule.byMonth.includes(month)) return NO_DAYS;
+      if (!limited) return daysOfMonth(rule, year, month, start.day, false);
+      const first = dayNumber(year, month, 1);
+      const kind = kindOfYear(year, dayNumber(year, 1, 1)) * 12 + month;
+      let known = offsets.get(kind);
+      if (!known) {
+        const days = daysOfMonth(rule, year, month, start.day, true).filter(passes);
+        offsets.set(kind, (known = days.map((day) => day - first)));
+      }
+      return known.map((offset) => first + offset);
     },
   };
 }
@@ -177,21 +211,35 @@ function yearly(rule: Rule, startDay: DayNumber): Periods {
       ? [{ weekday: weekdayOf(startDay), nth: 0 }]
       : rule.byDay;
   const limits = { ...rule, byDay: [], byMonthDay: [] };
+  const months = rule.byMonth.length ? rule.byMonth : undefined;
+  const daysOfYear = (year: number): number[] =>
+    noDays
+      ? sortedUnique(
+          (months ?? [start.month]).flatMap((month) => monthDays(rule, year, month, [start.day])),
+        )
+      : yearlyDays(rule, year, months, implied, limits);
+  // Days after 1 January, by the kind of year: parts that seldom meet are looked for once a kind.
+  const offsets = new Map<number, number[]>();
   return {
     indexOf: (day) => civilDate(day).year - start.year,
     startOf: (index) => dayNumber(start.year + index, 1, 1),
     daysOf: (index) => {
       const year = start.year + index;
-      const months = rule.byMonth.length ? rule.byMonth : undefined;
-      if (noDays) {
-        return sortedUnique(
-          (months ?? [start.month]).flatMap((month) => monthDays(rule, year, month, [start.day])),
-        );
-      }
-      return yearlyDays(rule, year, months, implied, limits);
+      const first = dayNumber(year, 1, 1);
+      const kind = kindOfYear(year, first);
+      let known = offsets.get(kind);
+      if (!known) offsets.set(kind, (known = daysOfYear(year).map((day) => day - first)));
+      return known.map((offset) => first + offset);
     },
   };
 }
+
+/**
+ * Years of one kind have the same days: they begin on the same weekday and are as long, and so is the
+ * year before, whose last week may reach into them.
+ */
+const kindOfYear = (year: number, first: DayNumber): number =>
+  weekdayOf(first) * 4 + Number(isLeapYear(year)) * 2 + Number(isLeapYear(year - 1));
 
 /** Days that BYYEARDAY names, counted from either end of a year. */
 function yearDays(rule: Rule, year: number): number[] {
