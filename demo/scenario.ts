@@ -2,6 +2,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { EventTime } from '@/core/model/common';
 import type { CalendarEvent, ChangedDate } from '@/core/model/event';
 import { newEvent } from '@/core/model/event';
+import type { Settings } from '@/core/model/others';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import type { Task } from '@/core/model/task';
 import { newTask } from '@/core/model/task';
@@ -165,6 +166,15 @@ const withFeed = (calendar: Calendar, now: number): Calendar =>
       }
     : calendar;
 
+/** On Wednesdays and Fridays the coordinator works at home. */
+const WORKWEEK: Settings['workweek'] = {
+  ...DEFAULT_SETTINGS.workweek,
+  days: DEFAULT_SETTINGS.workweek.days.map(({ hours }, weekday) => ({
+    hours,
+    workplace: hours ? ([2, 4].includes(weekday) ? 'home' : 'workshop') : '',
+  })),
+};
+
 /** The demo: the coordinator's calendars at Lantern Quay Instruments, about four months either side of today. */
 export function demoSeed({ today, now }: { today: number; now: number }): TypedRecord[] {
   const monday = startOfWeek(today);
@@ -180,6 +190,7 @@ export function demoSeed({ today, now }: { today: number; now: number }): TypedR
         zone: HOME,
         me: { name: 'Robin Ashdown', address: 'robin@lantern-quay.example' },
         zones: WATCHED,
+        workweek: WORKWEEK,
         // Three days with the partners in Halifax, three weeks on.
         travel: [travelBetween(monday + 22, monday + 24, 'America/Halifax')],
       },

@@ -134,8 +134,8 @@ export const settings = z.object({
 });
 export type Settings = z.infer<typeof settings>;
 
-const officeDay = { hours: { from: 8 * 60 + 30, to: 17 * 60 }, workplace: 'workshop' };
-const homeDay = { ...officeDay, workplace: 'home' };
+/** Nobody said yet where the person works. */
+const workday = { hours: { from: 8 * 60 + 30, to: 17 * 60 }, workplace: '' };
 const dayOff = { hours: null, workplace: '' };
 
 export const DEFAULT_SETTINGS: Settings = {
@@ -172,7 +172,7 @@ export const DEFAULT_SETTINGS: Settings = {
   todayPicture: null,
   csvColumns: {},
   workweek: {
-    days: [officeDay, officeDay, homeDay, officeDay, homeDay, dayOff, dayOff],
+    days: [workday, workday, workday, workday, workday, dayOff, dayOff],
     exceptions: {},
   },
   reminding: DEFAULT_REMINDING,

@@ -29,11 +29,15 @@ const HEADINGS = {
  */
 export default function MarkdownText({ text }: { text: string }) {
   const { accent, ink } = usePalette();
-  const link = (href: string | undefined, children: ReactNode) => (
-    <a href={href} target="_blank" rel="noopener noreferrer" style={{ color: accent }}>
-      {children}
-    </a>
-  );
+  // An address that may not be followed (script, data) was taken away: the text stays, and is no link.
+  const link = (href: string | undefined, children: ReactNode) =>
+    href ? (
+      <a href={href} target="_blank" rel="noopener noreferrer" style={{ color: accent }}>
+        {children}
+      </a>
+    ) : (
+      <>{children}</>
+    );
   const components: Components = {
     a: ({ href, children }) => link(href, children),
     img: ({ src, alt }) => link(typeof src === 'string' ? src : undefined, alt || 'A picture'),
