@@ -199,6 +199,7 @@ test('an offer is told by the clock of each zone, with its day where that is ano
       minutes: 45,
       starts: [at('23:00'), at('10:00')],
       zones: [UTC, 'Asia/Tokyo'],
+      isHeld: true,
     },
     WORDING,
   );
@@ -216,9 +217,9 @@ test('an offer is told by the clock of each zone, with its day where that is ano
     '',
     'They are held for you until one is taken.',
   ]);
-  expect(
-    sayOffer({ title: '', minutes: 60, starts: [at('09:00')], zones: [UTC] }, WORDING),
-  ).toContain('Would this time suit you?');
+  expect(sayOffer({ title: '', minutes: 60, starts: [at('09:00')], zones: [UTC] }, WORDING)).toBe(
+    '1 h\n\nWould this time suit you?\n\n1. Tue, 24 Nov 2026\n   09:00 – 10:00 in UTC',
+  );
 });
 
 test('offered times lie on different days while there are such, the best first', () => {

@@ -12,6 +12,8 @@ export interface Offered {
   starts: readonly EpochMs[];
   /** Zones by whose clocks the times are told; the first is that of the days. */
   zones: readonly string[];
+  /** Whether they are held: only then the text says so. */
+  isHeld?: boolean;
 }
 
 /** "10:00 – 10:45 in London", with the day where that is another one than the first zone's. */
@@ -31,7 +33,8 @@ function timeIn(
 }
 
 /** The offer as a text that can be pasted into a mail: a line for each time, by the clock of each zone. */
-export function sayOffer({ title, minutes, starts, zones }: Offered, wording: Wording): string {
+export function sayOffer(offered: Offered, wording: Wording): string {
+  const { title, minutes, starts, zones, isHeld = false } = offered;
   const [first = 'UTC'] = zones;
   const lines = [...starts]
     .sort((a, b) => a - b)
@@ -50,8 +53,14 @@ export function sayOffer({ title, minutes, starts, zones }: Offered, wording: Wo
     many ? 'Would one of these times suit you?' : 'Would this time suit you?',
     '',
     ...lines,
-    '',
-    many ? 'They are held for you until one is taken.' : 'It is held for you until you answer.',
+    ...(isHeld
+      ? [
+          '',
+          many
+            ? 'They are held for you until one is taken.'
+            : 'It is held for you until you answer.',
+        ]
+      : []),
   ].join('\n');
 }
 

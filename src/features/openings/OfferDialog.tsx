@@ -50,10 +50,8 @@ export function OfferDialog({ starts, minutes, guests, onBack, onClose }: Props)
   const [title, setTitle] = useState(() => meetingTitle(guests, people));
   const [zones, setZones] = useState<string[]>(offeredZones);
   const told = offeredZones.filter((zone) => zones.includes(zone));
-  const text = sayOffer(
-    { title: title.trim(), minutes, starts, zones: told.length ? told : [home] },
-    wording,
-  );
+  const offered = { title: title.trim(), minutes, starts, zones: told.length ? told : [home] };
+  const text = sayOffer(offered, wording);
 
   /** A tentative event for each time. */
   const held = () =>
@@ -75,9 +73,9 @@ export function OfferDialog({ starts, minutes, guests, onBack, onClose }: Props)
       return { ...event, availability: 'tentative' as const };
     });
 
-  async function copy() {
+  async function copy(what: string) {
     try {
-      await navigator.clipboard.writeText(text);
+      await navigator.clipboard.writeText(what);
       say('Copied the offer.');
     } catch {
       complain('The browser does not let it be copied: mark the text and copy it by hand.');
@@ -92,7 +90,7 @@ export function OfferDialog({ starts, minutes, guests, onBack, onClose }: Props)
       'text/calendar',
     );
   }
-  async function hold() {
+  async function hold(isCopied = false) {
     if (!calendar) return say(NO_CALENDAR);
     const events = held();
     const offer = {
@@ -104,10 +102,13 @@ export function OfferDialog({ starts, minutes, guests, onBack, onClose }: Props)
       times: events.map(({ id }, i) => ({ start: starts[i]!, eventId: id })),
       made: Date.now(),
     };
-    if (await act({ kind: 'keepOffer', offer, events })) onClose();
+    if (!(await act({ kind: 'keepOffer', offer, events }))) return;
+    if (isCopied) await copy(sayOffer({ ...offered, isHeld: true }, wording));
+    onClose();
   }
 
-  const holdOnceOpen = useOnceOpen(hold);
+  const holdOnceOpen = useOnceOpen(() => hold());
+  const holdAndCopy = useOnceOpen(() => hold(true));
 
   return (
     <Dialog
@@ -116,6 +117,9 @@ export function OfferDialog({ starts, minutes, guests, onBack, onClose }: Props)
       footer={
         <>
           <Button onPress={onBack}>Back</Button>
+          <Button mode="outlined" onPress={holdAndCopy}>
+            Hold and copy
+          </Button>
           <Button mode="contained" onPress={holdOnceOpen}>
             Hold them
           </Button>
@@ -140,7 +144,7 @@ export function OfferDialog({ starts, minutes, guests, onBack, onClose }: Props)
           <div style={{ color: palette.ink, whiteSpace: 'pre-wrap' }}>{text}</div>
         </View>
         <View style={styles.buttons}>
-          <Button mode="outlined" icon="content-copy" onPress={() => void copy()}>
+          <Button mode="outlined" icon="content-copy" onPress={() => void copy(text)}>
             Copy the text
           </Button>
           <Button mode="outlined" icon="calendar-export" onPress={() => void save()}>
