@@ -171,7 +171,7 @@ const server = spawn(
   ['--import', 'tsx', 'server/main.ts', '--demo', '--today=2026-11-24'],
   {
     cwd: ROOT,
-    env: { ...process.env, PORT },
+    env: { ...process.env, PORT, DATABASE_URL: ':memory:' },
   },
 );
 await new Promise((resolve, reject) => {

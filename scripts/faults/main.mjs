@@ -30,7 +30,7 @@ ensureBuilt();
 
 const server = spawn('node', ['--import', 'tsx', 'server/main.ts'], {
   cwd: ROOT,
-  env: { ...process.env, PORT: String(PORT) },
+  env: { ...process.env, PORT: String(PORT), DATABASE_URL: ':memory:' },
   stdio: ['ignore', 'pipe', 'inherit'],
 });
 await new Promise((resolve) => server.stdout.once('data', resolve));

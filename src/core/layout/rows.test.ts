@@ -79,6 +79,15 @@ test('whole days and long events lie on top of each of their days and wash it wh
   expect(rows[5]!.washes[0]).toEqual({ x: 180, width: 180 });
 });
 
+test('a long event that begins after the shown hours is on the sheet on its first day too', () => {
+  const { rows } = layoutRows(frame, [occurrence('Night watch', at(3, 22), at(4, 23))]);
+  const [first] = rows[3]!.tops;
+  expect(first).toMatchObject({ nth: 1, of: 2 });
+  expect(first!.x).toBeGreaterThanOrEqual(0);
+  expect(first!.x + first!.width).toBeLessThanOrEqual(frame.width);
+  expect(first!.width).toBeGreaterThanOrEqual(20);
+});
+
 test('events outside the shown hours are counted, those across an edge are cut', () => {
   const { rows } = layoutRows(frame, [
     occurrence('Early', at(0, 5), at(0, 6)),

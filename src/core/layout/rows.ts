@@ -87,6 +87,8 @@ export interface RowsLayout {
 
 /** The narrowest that a bar is drawn. */
 const MIN_BAR = 7;
+/** Width of a bar on top that begins beyond the shown hours, in pixels: its mark is seen. */
+const EDGE_BAR = 24;
 /** Where a label begins on its bar: after the edge and the mark. */
 const LABEL_OFFSET = 21;
 /** Widths to hold labels to, one after the other, until the rows fit. */
@@ -114,7 +116,8 @@ function topBar(
   day: DayNumber,
   part: { from: number; to: number },
 ): TopBar {
-  const x = Math.max(0, xOfMinute(frame, part.from));
+  // One that begins after the shown hours is seen at their end.
+  const x = Math.min(Math.max(0, xOfMinute(frame, part.from)), frame.width - EDGE_BAR);
   return {
     occurrence: o,
     x,
