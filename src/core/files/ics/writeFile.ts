@@ -49,6 +49,8 @@ export interface CalendarFile {
 
 /** Years from now on for which an endless series' zone is told. */
 const YEARS_AHEAD = 30;
+/** Years from now on beyond which zones are not followed: what goes on there goes on without end. */
+const MOST_YEARS_AHEAD = 100;
 
 const yearOf = (wall: WallMs) => civilDate(dayOfWall(wall)).year;
 
@@ -75,7 +77,10 @@ function zonesUsed({
   };
   for (const event of events) {
     for (const time of timesWritten(event)) note(zoneOf(time), yearOf(wallOf(time)));
-    const last = lastYearOf(event, now);
+    const last = Math.max(
+      yearOf(wallOf(event.start)),
+      Math.min(lastYearOf(event, now), yearOf(utcWall(now)) + MOST_YEARS_AHEAD),
+    );
     note(zoneOf(event.start), last);
     note(zoneOf(event.end), last);
   }
