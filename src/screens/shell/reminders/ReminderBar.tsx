@@ -40,6 +40,10 @@ export function ReminderBar() {
   const chosen = shown.find(({ id }) => id === putOff);
   if (!shown.length && !held) return null;
   const missed = shown.filter(({ isMissed }) => isMissed).length;
+  const howMany =
+    missed > 0
+      ? `${missed} ${missed === 1 ? 'was' : 'were'} missed`
+      : count(shown.length, 'reminder');
   const listed = shown.slice(0, isAll ? listedMost : first);
   return (
     <View
@@ -49,16 +53,13 @@ export function ReminderBar() {
     >
       {(shown.length > 1 || missed > 0) && (
         <View style={styles.head}>
-          <Button
-            compact
-            disabled={shown.length <= first}
-            aria-expanded={isAll}
-            onPress={() => setAll(!isAll)}
-          >
-            {missed > 0
-              ? `${missed} ${missed === 1 ? 'was' : 'were'} missed`
-              : count(shown.length, 'reminder')}
-          </Button>
+          {shown.length > first ? (
+            <Button compact aria-expanded={isAll} onPress={() => setAll(!isAll)}>
+              {howMany}
+            </Button>
+          ) : (
+            <Text variant="bodySmall">{howMany}</Text>
+          )}
           <View style={styles.grow} />
           {shown.length > first && (
             <Button compact onPress={() => setAll(!isAll)}>
