@@ -10,7 +10,14 @@ import { CountChip } from './CountChip';
 import { DayButton } from './DayButton';
 import { WorkIcon } from './WorkIcon';
 
-const { workweek } = DEFAULT_SETTINGS;
+/** Work is at the workshop. */
+const workweek = {
+  ...DEFAULT_SETTINGS.workweek,
+  days: DEFAULT_SETTINGS.workweek.days.map((day) => ({
+    ...day,
+    workplace: day.hours ? 'workshop' : '',
+  })),
+};
 const SATURDAY = TODAY + 4;
 
 function drawDay(fields: Partial<Parameters<typeof DayButton>[0]> = {}) {
