@@ -54,13 +54,35 @@ function countUp(rule: Rule, start: number, count: number): Counted {
   return { last: isCut ? Infinity : last, isCut };
 }
 
-/** Counts period by period, for rules with FREQ of DAILY or longer. */
+/** The greatest common divisor of two whole numbers. */
+const divisorOf = (a: number, b: number): number => (b === 0 ? a : divisorOf(b, a % b));
+
+/** Steps of a rule after which its days come again: the Gregorian calendar repeats after 400 years. */
+const stepsOfCycle = ({ frequency, interval }: Rule): number =>
+  BARREN_LIMIT[frequency] / divisorOf(BARREN_LIMIT[frequency], interval);
+
+/** Counts period by period, for rules with FREQ of DAILY or longer; whole cycles of 400 years at once. */
 function countPeriods(rule: Rule, start: number, count: number): Counted {
   const periods = periodStarts(rule, start);
+  const cycle = stepsOfCycle(rule);
   let left = count;
   let last = -Infinity;
   let barren = 0;
-  for (let step = 0; step < MOST_PERIODS; step++) {
+  // The first cycle is short of what lies before DTSTART: the second one tells how many a cycle has.
+  let leftBefore = count;
+  let step = 0;
+  for (let gone = 0; gone < MOST_PERIODS; gone++, step++) {
+    if (gone === cycle) leftBefore = left;
+    if (gone === 2 * cycle && leftBefore > left) {
+      const day = periods.startOf(step * rule.interval);
+      const length = periods.startOf((step + cycle) * rule.interval) - day;
+      const skipped = Math.min(
+        Math.floor((left - 1) / (leftBefore - left)),
+        Math.max(0, Math.floor((END_OF_TIME / DAY - day) / length) - 1),
+      );
+      left -= skipped * (leftBefore - left);
+      step += skipped * cycle;
+    }
     const index = step * rule.interval;
     if (barren > BARREN_LIMIT[rule.frequency] || periods.startOf(index) * DAY >= END_OF_TIME)
       return { last, isCut: false };

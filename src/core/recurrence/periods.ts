@@ -156,6 +156,12 @@ function monthly(rule: Rule, startDay: DayNumber): Periods {
   const limited = rest.byYearDay.length + rest.byWeekNo.length > 0;
   const passes = dayLimits(rest);
   const offsets = new Map<number, number[]>();
+  // Months of a year follow each other: its kind is worked out once.
+  let known: { year: number; kind: number } = { year: NaN, kind: 0 };
+  const kindOf = (year: number) => {
+    if (known.year !== year) known = { year, kind: kindOfYear(year, dayNumber(year, 1, 1)) };
+    return known.kind;
+  };
   return {
     indexOf: (day) => {
       const date = civilDate(day);
@@ -167,14 +173,14 @@ function monthly(rule: Rule, startDay: DayNumber): Periods {
       const month = ((zero + index) % 12) + 1;
       if (rule.byMonth.length && !rule.byMonth.includes(month)) return NO_DAYS;
       if (!limited) return daysOfMonth(rule, year, month, start.day, false);
-      const first = dayNumber(year, month, 1);
-      const kind = kindOfYear(year, dayNumber(year, 1, 1)) * 12 + month;
-      let known = offsets.get(kind);
-      if (!known) {
+      const kind = kindOf(year) * 12 + month;
+      let ofKind = offsets.get(kind);
+      const first = ofKind?.length === 0 ? 0 : dayNumber(year, month, 1);
+      if (!ofKind) {
         const days = daysOfMonth(rule, year, month, start.day, true).filter(passes);
-        offsets.set(kind, (known = days.map((day) => day - first)));
+        offsets.set(kind, (ofKind = days.map((day) => day - first)));
       }
-      return known.map((offset) => first + offset);
+      return ofKind.length ? ofKind.map((offset) => first + offset) : NO_DAYS;
     },
   };
 }
@@ -229,7 +235,7 @@ function yearly(rule: Rule, startDay: DayNumber): Periods {
       const kind = kindOfYear(year, first);
       let known = offsets.get(kind);
       if (!known) offsets.set(kind, (known = daysOfYear(year).map((day) => day - first)));
-      return known.map((offset) => first + offset);
+      return known.length ? known.map((offset) => first + offset) : NO_DAYS;
     },
   };
 }
