@@ -43,6 +43,9 @@ test(
     await expect(message(page, /^Joined 2 into/)).toBeVisible();
     await expect(gaskets).toBeHidden();
     await page.getByRole('button', { name: /^Accept all/ }).click();
+    const all = panel(page, 'Doubles');
+    await expect(all.getByRole('status')).toContainText(/would change/);
+    await all.getByRole('button', { name: /^Accept \d$/ }).click();
     await expect(message(page, /^Tidied \d findings?: doubles/)).toBeVisible();
     await expect(page.getByText('Nothing is left of it.')).toBeVisible();
 

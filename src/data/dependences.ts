@@ -58,6 +58,7 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   results: onKinds('event', 'calendar', 'category'),
   selection: onKinds('event'),
   bulkPreview: onKinds('event', 'calendar', 'category'),
+  mendPreview: onKinds('event', 'calendar', 'category', 'settings', 'person'),
   settings: onKinds('settings'),
   zones: () => false,
   namedDays: onKinds('event', 'calendar'),

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { CheckName } from '@/core/model/checks';
 import type { DayNumber } from '@/core/time/units';
+import type { NamedMend } from '@/engine/bulk/bulk';
 import type { Looking } from '@/engine/tidy/world';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
@@ -40,6 +41,14 @@ export function useSoonFindings() {
   const looking = useLooking();
   const enabled = useIsReady();
   return useEngineQuery(['soon'], (engine) => engine.tidying.soon(looking()), { enabled });
+}
+
+/** What mends of findings come to, those of the keys left out not done. */
+export function useMendPreview(mends: readonly NamedMend[], leftOut: readonly string[]) {
+  const { wording, clock, zone: home } = usePreferences();
+  return useEngineQuery(['mendPreview', mends, leftOut, clock], (engine) =>
+    engine.bulk.mendPreview(mends, leftOut, { now: Date.now(), wording, clock, home }),
+  );
 }
 
 export function useSideBySide(ids: readonly string[]) {

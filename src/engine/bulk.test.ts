@@ -98,6 +98,19 @@ test('a change of many is one change, taken back and done again by one step', as
   expect(weekOf(engine)).toEqual(after);
 });
 
+test('a preview names the clashes that a change makes, with what each event would meet', async () => {
+  const engine = await opened(SEED);
+  const request = {
+    ...targets(['call']),
+    steps: [{ kind: 'shiftDays' as const, days: 1 }],
+  };
+  const { lines, consequences } = engine.bulk.preview(request, MANNER);
+  expect(consequences).toMatchObject({ clashesMade: 2, otherClashes: [] });
+  expect(lines.map(({ clashes }) => clashes)).toEqual([
+    ['“Lens”, Thu 26 Nov, 09:00 – 10:00', '“Round”, Thu 26 Nov, 09:00 – 10:00'],
+  ]);
+});
+
 test('a preview says what differs, what can’t be done, and what it does to clashes and closures', async () => {
   const engine = await opened(SEED);
   const request = {

@@ -1,3 +1,4 @@
+import type { Clash } from '../agenda/clashes';
 import { findClashes } from '../agenda/clashes';
 import { EventIndex } from '../agenda/eventIndex';
 import { extentOf, extentOfSeries } from '../agenda/extent';
@@ -11,6 +12,8 @@ import type { DayNumber } from '../time/units';
 /** What many edits do to how things lie: pairs of events that get in each other's way, and dates on closures. */
 export interface BulkConsequences {
   clashesMade: number;
+  /** The clashes that are made, in order of time. */
+  made: Clash[];
   clashesSolved: number;
   closuresMade: number;
   closuresSolved: number;
@@ -43,10 +46,11 @@ export function touchedDays(
 }
 
 const pairsOf = (occurrences: readonly Occurrence[], edited: ReadonlySet<string>) =>
-  new Set(
-    findClashes(occurrences, ({ eventId }) => edited.has(eventId)).map(({ first, second }) =>
-      [first.id, second.id].sort().join(' '),
-    ),
+  new Map(
+    findClashes(occurrences, ({ eventId }) => edited.has(eventId)).map((clash) => [
+      [clash.first.id, clash.second.id].sort().join(' '),
+      clash,
+    ]),
   );
 
 /** Dates of edited events that fall on a closure. */
@@ -67,7 +71,7 @@ function onClosures(
   );
 }
 
-const minus = (a: ReadonlySet<string>, b: ReadonlySet<string>) =>
+const minus = (a: Iterable<string>, b: { has(value: string): boolean }) =>
   [...a].filter((value) => !b.has(value)).length;
 
 /**
@@ -92,9 +96,11 @@ export function bulkConsequences(
     onClosures(around, edited, closureIds),
     onClosures(next, edited, closureIds),
   ];
+  const made = [...pairsAfter].flatMap(([pair, clash]) => (pairsBefore.has(pair) ? [] : [clash]));
   return {
-    clashesMade: minus(pairsAfter, pairsBefore),
-    clashesSolved: minus(pairsBefore, pairsAfter),
+    clashesMade: made.length,
+    made,
+    clashesSolved: minus(pairsBefore.keys(), pairsAfter),
     closuresMade: minus(closedAfter, closedBefore),
     closuresSolved: minus(closedBefore, closedAfter),
   };

@@ -1,9 +1,12 @@
+import { partsOfId } from '@/core/agenda/occurrence';
+import type { Occurrence } from '@/core/agenda/occurrence';
 import type { EventIndex } from '@/core/agenda/eventIndex';
 import type { BulkConsequences } from '@/core/bulk/consequences';
 import { bulkConsequences, touchedDays } from '@/core/bulk/consequences';
 import type { Difference, DifferenceWording } from '@/core/bulk/differences';
 import { differencesOf, sayTimes } from '@/core/bulk/differences';
 import type { Subject } from '@/core/bulk/subjects';
+import { dateAsEvent } from '@/core/editing/series/dates';
 import type { EventEdit, Scope } from '@/core/editing/series/edit';
 import type { ScopeChoice } from '@/core/editing/series/scopes';
 import { scopeChoices } from '@/core/editing/series/scopes';
@@ -11,11 +14,15 @@ import type { Saying } from '@/core/editing/sayMove';
 import { zoneOf } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { durationOf, isSeries, isWholeDay } from '@/core/model/event';
+import { quotedTitle } from '@/core/model/titleOf';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
 import type { EpochMs } from '@/core/time/units';
+import { saySpan } from '@/core/time/words';
 import { wallFromInstant } from '@/core/time/zones';
 import type { BulkRequest, BulkTargets, DeedRequest } from '../commands/bulk';
 import { bulkOf, chosenOf, deedOf, targetsOf } from '../commands/bulk';
+import type { Mend } from '../commands/tidy';
+import { mendsOf } from '../commands/tidy';
 import type { Repository } from '../repository';
 
 /** What is selected, added up. */
@@ -47,7 +54,15 @@ export interface PreviewLine {
   /** What becomes of it as a whole; empty where it is only changed. */
   outcome: string;
   refusals: string[];
+  /** What it would clash with that it does not clash with now. */
+  clashes: string[];
   isChanged: boolean;
+}
+
+/** A mend of a finding, with what the finding is called and what the mend's button says. */
+export interface NamedMend extends Mend {
+  title: string;
+  label: string;
 }
 
 /** A series of which dates were selected, with what each scope would reach. */
@@ -63,7 +78,7 @@ export interface BulkPreview {
   changed: number;
   /** Why things can't be done, and to how many. */
   refused: { reason: string; count: number }[];
-  consequences: BulkConsequences | null;
+  consequences: (Omit<BulkConsequences, 'made'> & { otherClashes: string[] }) | null;
   series: SeriesScopes[];
 }
 
@@ -76,6 +91,8 @@ export interface PreviewManner extends Saying {
 
 /** Lines that a preview lists, and series whose scopes can be said one by one. */
 const LISTED = 300;
+/** Clashes that a preview names. */
+const NAMED = 100;
 const SCOPED = 40;
 
 interface Parts {
@@ -122,11 +139,10 @@ export class Bulk {
     const changed = lines.filter(({ isChanged }) => isChanged).length;
     const refused = counted(lines.flatMap(({ refusals }) => refusals));
     return {
-      lines: said,
+      ...this.withConsequences(said, edits, request.zone, manner),
       total: lines.length,
       changed,
       refused,
-      consequences: this.consequences(edits, request, manner),
       series: this.series(request, manner),
     };
   }
@@ -134,19 +150,76 @@ export class Bulk {
   /** What something done to many events as wholes comes to. @throws RangeError when it can't be done. */
   deedPreview(request: DeedRequest, manner: PreviewManner): BulkPreview {
     const { lines, edits } = deedOf(this.situation(manner), request);
+    const said = lines.slice(0, LISTED).map(({ subject, outcome, isChanged }) => ({
+      ...this.line(subject, manner),
+      differences: [],
+      outcome,
+      refusals: [],
+      isChanged,
+    }));
     return {
-      lines: lines.slice(0, LISTED).map(({ subject, outcome, isChanged }) => ({
-        ...this.line(subject, manner),
-        differences: [],
-        outcome,
-        refusals: [],
-        isChanged,
-      })),
+      ...this.withConsequences(said, edits, request.zone, manner),
       total: lines.length,
       changed: lines.filter(({ isChanged }) => isChanged).length,
       refused: [],
-      consequences: this.consequences(edits, request, manner),
       series: request.deed.kind === 'skip' ? [] : this.series(request, manner),
+    };
+  }
+
+  /** What mends of findings come to, those of the keys left out not done; a line a finding. */
+  mendPreview(
+    mends: readonly NamedMend[],
+    leftOut: readonly string[],
+    manner: PreviewManner,
+  ): BulkPreview {
+    const isDone = ({ key }: Mend) => !leftOut.includes(key);
+    const situation = { ...this.situation(manner), index: this.parts.index, saying: manner };
+    const done = mends.filter(isDone);
+    const { edits, changes } = mendsOf(situation, done, manner.home);
+    const changesOf = new Map(done.map((mend, nth) => [mend, changes[nth]!]));
+    const said = mends
+      .slice(0, LISTED)
+      .map((mend) => this.mendLine(mend, changesOf.get(mend) ?? [], manner));
+    const events = edits.flatMap(({ type, before, after }) =>
+      type === 'event' && after ? [{ before, after } as EventEdit] : [],
+    );
+    return {
+      ...this.withConsequences(said, events, manner.clock, manner),
+      total: mends.length,
+      changed: done.length,
+      refused: [],
+      series: [],
+    };
+  }
+
+  /** What a mend does to the first of its events; of others, and of what is no event, its button tells. */
+  private mendLine(
+    { key, ids, title, label }: NamedMend,
+    changes: readonly EventEdit[],
+    manner: PreviewManner,
+  ): Omit<PreviewLine, 'clashes'> {
+    const [first, ...others] = changes;
+    const id = ids.find((one) => partsOfId(one).eventId === first?.after.id) ?? ids[0] ?? '';
+    const { eventId, dateKey } = partsOfId(id);
+    const now = this.parts.repository.get('event', eventId);
+    const before = first?.before ?? now;
+    const dateOf = (event: CalendarEvent) =>
+      dateKey === null ? event : dateAsEvent(event, dateKey);
+    const differences =
+      first?.before && first.after.removedAt === undefined
+        ? differencesOf(dateOf(first.before), dateOf(first.after), this.wording(manner))
+        : [];
+    return {
+      id: key,
+      eventId: id,
+      title: before?.title ?? title,
+      calendarId: before?.calendarId ?? '',
+      when: before ? sayTimes(dateOf(before), { ...manner.wording, ...manner }) : '',
+      scope: null,
+      differences,
+      outcome: changes.length > 0 && differences.length > 0 && !others.length ? '' : label,
+      refusals: [],
+      isChanged: true,
     };
   }
 
@@ -178,10 +251,42 @@ export class Bulk {
     };
   }
 
+  /** Lines with the clashes that each would make, and what all edits do to clashes and closures. */
+  private withConsequences(
+    lines: readonly Omit<PreviewLine, 'clashes'>[],
+    edits: readonly EventEdit[],
+    zone: string,
+    { now, wording }: PreviewManner,
+  ): Pick<BulkPreview, 'lines' | 'consequences'> {
+    const found = this.consequences(edits, zone, now);
+    const { made = [], ...sums } = found ?? {};
+    const isOf = (line: Pick<PreviewLine, 'eventId' | 'id'>, o: Occurrence) =>
+      [line.id, line.eventId].some((id) => id === o.id || id === o.eventId);
+    const other: string[] = [];
+    const byLine = new Map<object, string[]>();
+    for (const { first, second } of made.slice(0, NAMED)) {
+      const concerned = lines.filter((line) => isOf(line, first) || isOf(line, second));
+      for (const line of concerned) {
+        const opposite = isOf(line, first) ? second : first;
+        const said = `${quotedTitle(opposite)}, ${saySpan(opposite, wording)}`;
+        byLine.set(line, [...(byLine.get(line) ?? []), said]);
+      }
+      if (!concerned.length)
+        other.push(`${quotedTitle(first)} and ${quotedTitle(second)}, ${saySpan(second, wording)}`);
+    }
+    return {
+      lines: lines.map((line) => ({ ...line, clashes: byLine.get(line) ?? [] })),
+      consequences: found && {
+        ...(sums as Omit<BulkConsequences, 'made'>),
+        otherClashes: other,
+      },
+    };
+  }
+
   private consequences(
     edits: readonly EventEdit[],
-    { zone }: BulkTargets,
-    { now }: PreviewManner,
+    zone: string,
+    now: EpochMs,
   ): BulkConsequences | null {
     const days = touchedDays(edits, dayOfWall(wallFromInstant(now, zone)));
     if (!days) return null;

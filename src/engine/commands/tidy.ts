@@ -1,3 +1,4 @@
+import type { EventEdit } from '@/core/editing/series/edit';
 import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import { revised } from '@/core/model/event';
@@ -24,12 +25,20 @@ export interface Mend extends Pick<Found, 'check' | 'key' | 'ids'> {
 /** Changes records in memory, each from how the ones before left it, and tells what came of it. */
 class Recorder implements Hand {
   private readonly edits = new Map<string, Edit>();
+  private touched = new Map<string, EventEdit>();
 
   constructor(private readonly situation: Pick<Situation, 'records' | 'now'>) {}
 
   private current(type: 'event' | 'calendar' | 'category', id: string): Edit['after'] {
     const edit = this.edits.get(`${type} ${id}`);
     return edit ? edit.after : (this.situation.records.get(type, id) ?? null);
+  }
+
+  /** The events that were changed since this was asked last, as they were then and are now. */
+  takeTouched(): EventEdit[] {
+    const edits = [...this.touched.values()];
+    this.touched = new Map();
+    return edits;
   }
 
   private put(type: 'event' | 'calendar' | 'category', id: string, after: Edit['after']): void {
@@ -52,6 +61,8 @@ class Recorder implements Hand {
     return this.situation.records.all('event').flatMap(({ id }) => this.event(id) ?? []);
   }
   putEvent(event: CalendarEvent): void {
+    const before = this.touched.get(event.id)?.before ?? this.event(event.id);
+    this.touched.set(event.id, { before, after: event });
     this.put('event', event.id, event);
   }
   removeEvent(id: string): void {
@@ -75,6 +86,22 @@ class Recorder implements Hand {
   }
 }
 
+/** What mends of findings come to, and what each does to events. `zone` is the home zone. */
+export function mendsOf(
+  situation: Pick<Situation, 'records' | 'index' | 'now' | 'saying'>,
+  mends: readonly Mend[],
+  zone: string,
+): { edits: Edit[]; changes: EventEdit[][] } {
+  const { records, index, now, saying } = situation;
+  const world = worldOf({ records, index }, { now, zone, wording: saying.wording });
+  const hand = new Recorder(situation);
+  const changes = mends.map((mend) => {
+    CHECKS[mend.check].mend(mend, mend.how, world, hand);
+    return hand.takeTouched();
+  });
+  return { edits: hand.made, changes };
+}
+
 /**
  * Mends findings of checks, in the ways that were chosen, as one change; new events are made right by
  * `rule` from then on, where there is one. `zone` is the home zone.
@@ -84,11 +111,8 @@ export const mendFindings: Planner<{
   zone: string;
   rule?: Pick<TidyRule, 'words' | 'steps'> | undefined;
 }> = (situation, { mends, zone, rule }) => {
-  const { records, index, now, saying } = situation;
-  const world = worldOf({ records, index }, { now, zone, wording: saying.wording });
-  const hand = new Recorder(situation);
-  for (const mend of mends) CHECKS[mend.check].mend(mend, mend.how, world, hand);
-  const edits = hand.made;
+  const { now } = situation;
+  const { edits } = mendsOf(situation, mends, zone);
   if (!edits.length) return null;
   const names = [...new Set(mends.map(({ check }) => CHECK_WORDS[check].name.toLowerCase()))];
   const label = `Tidied ${count(mends.length, 'finding')}: ${names.join(', ')}`;

@@ -54,6 +54,7 @@ export function taskPreview(
         : [],
       outcome: '',
       refusals: [],
+      clashes: [],
       isChanged,
     }),
   );

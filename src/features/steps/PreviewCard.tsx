@@ -18,13 +18,25 @@ interface Props {
   onLeaveOut(id: string, isLeftOut: boolean): void;
 }
 
+/** Clashes that one line names. */
+const NAMED = 3;
+
+function saidClashes(clashes: readonly string[]): string[] {
+  const more = clashes.length - NAMED;
+  return [
+    ...clashes.slice(0, NAMED).map((other) => `Clashes with ${other}`),
+    ...(more > 0 ? [`Clashes with ${count(more, 'other event')}`] : []),
+  ];
+}
+
 /** What it does to clashes and closures, one short sentence each. */
 function sayConsequences({ consequences }: BulkPreview): { text: string; isBad: boolean }[] {
   if (!consequences) return [];
-  const { clashesMade, clashesSolved, closuresMade, closuresSolved } = consequences;
+  const { clashesMade, clashesSolved, closuresMade, closuresSolved, otherClashes } = consequences;
   const said = (n: number, text: string, isBad: boolean) => (n > 0 ? [{ text, isBad }] : []);
   return [
     ...said(clashesMade, `Makes ${count(clashesMade, 'clash', 'clashes')}`, true),
+    ...otherClashes.slice(0, NAMED).map((clash) => ({ text: clash, isBad: true })),
     ...said(clashesSolved, `Solves ${count(clashesSolved, 'clash', 'clashes')}`, false),
     ...said(closuresMade, `Puts ${count(closuresMade, 'date')} on closures`, true),
     ...said(closuresSolved, `Takes ${count(closuresSolved, 'date')} off closures`, false),
@@ -42,7 +54,8 @@ function Line({
 }) {
   const palette = usePalette();
   const calendar = useCalendars().find(({ id }) => id === line.calendarId);
-  const { differences, outcome, refusals, scope } = line;
+  const { differences, outcome, refusals, clashes, scope } = line;
+  const warnings = [...refusals, ...saidClashes(clashes)];
   const isStill = differences.length === 0 && outcome === '' && !refusals.length;
   return (
     <View role="listitem" style={[styles.line, { borderColor: palette.hairline }]}>
@@ -73,7 +86,7 @@ function Line({
           </Text>
         ))}
         {outcome !== '' && <Text variant="bodySmall">{outcome}</Text>}
-        {refusals.map((reason) => (
+        {warnings.map((reason) => (
           <View key={reason} style={styles.head}>
             <Icon name="alert-outline" size={14} color={palette.brick} />
             <Text variant="bodySmall" style={{ color: palette.brick, flexShrink: 1 }}>

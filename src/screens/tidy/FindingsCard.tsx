@@ -16,8 +16,10 @@ import { useEngine } from '@/data/engineContext';
 import { usePreferences } from '@/data/preferences';
 import { selection } from '@/data/selection';
 import { useCheckCounts, useFindings, useLooking } from '@/data/tidying';
+import type { NamedMend } from '@/engine/bulk/bulk';
 import { Card } from '@/ui/Card';
 import { usePalette } from '@/ui/theme/theme';
+import { AcceptAllDialog } from './AcceptAllDialog';
 import { DoublesDialog } from './DoublesDialog';
 
 interface RowProps {
@@ -97,6 +99,7 @@ export function FindingsCard({ check }: { check: CheckName }) {
   const askSheet = useAskSheet();
   const act = useDo();
   const [compared, setCompared] = useState<readonly string[] | null>(null);
+  const [accepted, setAccepted] = useState<readonly NamedMend[] | null>(null);
   const of = counts?.find((one) => one.check === check);
   const total = of?.count ?? 0;
   const shared = sharedWay(findings ?? []);
@@ -110,13 +113,16 @@ export function FindingsCard({ check }: { check: CheckName }) {
     void act({ kind: 'mendFindings', mends, zone, rule: isRule ? rule : undefined });
   }
 
-  async function mendAll() {
+  async function previewAll() {
     if (!engine) return;
     const all = await engine.tidying.everyFinding(check, looking());
-    const mends = all.flatMap(({ key, ids, ways }) =>
-      ways[0] && ways[0].how !== 'sweep' ? [{ check, key, ids, how: ways[0].how }] : [],
+    setAccepted(
+      all.flatMap(({ key, ids, title, ways: [way] }) =>
+        way && way.how !== 'sweep'
+          ? [{ check, key, ids, how: way.how, title, label: way.label }]
+          : [],
+      ),
     );
-    await act({ kind: 'mendFindings', mends, zone });
   }
 
   async function changeAll() {
@@ -133,8 +139,8 @@ export function FindingsCard({ check }: { check: CheckName }) {
       {findings && findings.length > 0 && (
         <View style={styles.ways}>
           {shared && (
-            <Button mode="contained" onPress={() => void mendAll()}>
-              {`Accept all ${total.toLocaleString('en')}`}
+            <Button mode="contained" onPress={() => void previewAll()}>
+              {`Accept all ${total.toLocaleString('en')} …`}
             </Button>
           )}
           {findings.some(({ ids }) => ids.length > 0) && (
@@ -177,6 +183,9 @@ export function FindingsCard({ check }: { check: CheckName }) {
         <Button onPress={() => void act({ kind: 'showLeft', check })}>
           {`Show ${count(of!.left, 'finding')} again that you left`}
         </Button>
+      )}
+      {accepted && (
+        <AcceptAllDialog name={name} mends={accepted} onClose={() => setAccepted(null)} />
       )}
       {compared && <DoublesDialog ids={compared} onClose={() => setCompared(null)} />}
     </Card>

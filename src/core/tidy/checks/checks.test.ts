@@ -167,6 +167,26 @@ test('of a series one date gives way, and a followed calendar’s never does', (
   expect(after[1]).toEqual(gate);
 });
 
+test('doubles of one event are no clash', () => {
+  const two = { title: 'Gasket delivery', ...on('2026-11-25', '09:30', '10:00') };
+  const { found } = mended('clashing', { events: [event(two), event(two)] });
+  expect(found).toEqual([]);
+});
+
+test('a date of a series stays before the day of the next one', () => {
+  const round = event({ title: 'Round', rule: 'FREQ=DAILY;COUNT=3', ...on('2026-11-25') });
+  const gate = event({
+    title: 'Gate',
+    calendarId: 'quay',
+    ...on('2026-11-25', '09:00', '17:30'),
+  });
+  const { found } = mended('clashing', { events: [round, gate] });
+  expect(found[0]!.ways.map(({ label }) => label)).toEqual(['Round tentative', 'Decline Round']);
+  const weekly = { ...round, rule: 'FREQ=WEEKLY;COUNT=3' };
+  const { found: other } = mended('clashing', { events: [weekly, gate] });
+  expect(other[0]!.ways[0]!.label).toBe('Round to Thu 26 Nov, 08:30');
+});
+
 test('series over closures are skipped on them', () => {
   const events = [
     event({ title: 'Round', rule: 'FREQ=DAILY;COUNT=4' }),

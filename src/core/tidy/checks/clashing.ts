@@ -4,13 +4,14 @@ import { findClashes } from '../../agenda/clashes';
 import type { Occurrence } from '../../agenda/occurrence';
 import { dateAsEvent } from '../../editing/series/dates';
 import { editSeries } from '../../editing/series/edit';
-import { movedTimes } from '../../editing/times';
+import { movedTimes, wallOnClock } from '../../editing/times';
 import type { CalendarEvent } from '../../model/event';
 import { revised } from '../../model/event';
 import { titleOf } from '../../model/titleOf';
 import { workdayOf } from '../../model/workweek';
 import { dayOfWall, minuteOfDay } from '../../time/civil';
 import { SHORT_DAY, sayDay, sayMinute, saySpan } from '../../time/words';
+import { findDoubles } from '../doubles';
 import type { Check, Hand, Way, World } from './check';
 import { keyOf } from './check';
 import { partsOfId } from '../../agenda/occurrence';
@@ -50,7 +51,10 @@ function daysOf(world: World): Days {
   return days;
 }
 
-/** The next time within working hours that is clear for as long as a date lasts, wall ms; null when none is near. */
+/**
+ * The next time within working hours that is clear for as long as a date lasts, wall ms; null when none is
+ * near. A date of a series stays before the day of its series' next one.
+ */
 function nextClear(o: Occurrence, world: World): number | null {
   const { byDay } = daysOf(world);
   const length = o.end - o.start;
@@ -58,6 +62,7 @@ function nextClear(o: Occurrence, world: World): number | null {
   for (let day = first; day <= first + SEARCHED; day++) {
     const { hours } = workdayOf(day, world.settings.workweek);
     const around = (byDay.get(day) ?? []).filter(({ id }) => id !== o.id);
+    if (day > first && around.some(({ eventId }) => eventId === o.eventId)) return null;
     const fitting = clearStretches(day, around, hours).find(
       ({ start, end }) => Math.max(start, o.start) + length <= end,
     );
@@ -102,15 +107,24 @@ function waysOf(o: Occurrence, nth: number, world: World): Way[] {
   return [{ how: `move ${nth}`, label: `${title} to ${at}` }, ...ways];
 }
 
-/** Firm events that want the person at the same time. */
+/** The group of doubles that each event belongs to, where it has any. */
+function groupsOfDoubles({ events, zone }: World): ReadonlyMap<string, number> {
+  const groups = findDoubles(events, ({ start }) => dayOfWall(wallOnClock(start, zone)));
+  return new Map(groups.flatMap((group, nth) => group.map(({ id }) => [id, nth] as const)));
+}
+
+/** Firm events that want the person at the same time; doubles of one event are another check's. */
 export const clashing: Check = {
   find(world) {
+    const groups = groupsOfDoubles(world);
+    const isDouble = (a: Occurrence, b: Occurrence) =>
+      groups.has(a.eventId) && groups.get(a.eventId) === groups.get(b.eventId);
     const own = new Set(world.calendars.flatMap((c) => (c.kind === 'own' ? [c.id] : [])));
     const { wording } = world;
     const around = world.occurrencesIn(world.today, world.today + AHEAD);
     return findClashes(around.filter(isFirm)).flatMap(({ first, second }) => {
       const either = yielding(first, second, own).filter(({ endMs }) => endMs >= world.now);
-      if (!either.length) return [];
+      if (!either.length || isDouble(first, second)) return [];
       const ids = [...new Set([...either, second, first].map(({ id }) => id))];
       return {
         key: keyOf(first.id, second.id),
