@@ -148,7 +148,7 @@ test(
       .getByRole('checkbox', { name: 'Do this to new events titled “Petty cash” too' })
       .check();
     await page.getByRole('button', { name: 'Change 1 event' }).click();
-    await expect(message(page, 'Made the rule for "Petty cash"')).toBeVisible();
+    await expect(message(page, 'and made a rule for "Petty cash"')).toBeVisible();
 
     // Typed: said before it is kept, and kept so.
     await goTo(page, 'Plan');

@@ -303,3 +303,16 @@ describe('what is done to many as wholes', () => {
     expect(ask(['call', 'round'])).toThrow('Series can’t be joined');
   });
 });
+
+test('a change that new events get too is one step of undo', async () => {
+  const engine = await opened(SEED);
+  const before = all(engine);
+  const steps = [{ kind: 'prefix' as const, text: 'Old ' }];
+  const rule = { words: '"Call"', steps };
+  const command = { kind: 'changeMany' as const, request: { ...targets(['call']), steps }, rule };
+  expect(await done(engine, command)).toMatch(/and made a rule for "Call"$/);
+  expect(engine.queries.rules()).toMatchObject([{ ...rule, isOn: true }]);
+  await engine.commands.step('undo');
+  expect(engine.queries.rules()).toEqual([]);
+  expect(all(engine)).toEqual(before);
+});

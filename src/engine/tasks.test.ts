@@ -3,7 +3,7 @@ import type { TypedRecord } from '@/core/model/records';
 import type { Task } from '@/core/model/task';
 import { newTask } from '@/core/model/task';
 import { EVERYTHING } from '@/core/query/eventQuery';
-import { parseDate } from '@/core/time/civil';
+import { parseDate, parseLocal as wall } from '@/core/time/civil';
 import type { Engine } from './engine';
 import { calendar, done, event, NOW, opened, zoned } from './testing/opened';
 
@@ -138,6 +138,27 @@ test('time is found before they are due, and once it is given no more is needed'
   expect(engine.tasks.row('quotes', LOOKING)).toMatchObject({ blockedAhead: 120 });
   expect(engine.tasks.effort(EVERYTHING, LOOKING)).toBeNull();
   expect(engine.tasks.place(request, LOOKING).blocks).toEqual([]);
+});
+
+test('time given after a task is due says so, and leaves as much to be done by then', async () => {
+  const engine = await opened(SEED);
+  const needed = engine.tasks.effort(EVERYTHING, LOOKING);
+  const block = {
+    taskId: 'order',
+    start: wall('2026-11-25T09:00:00'),
+    end: wall('2026-11-25T10:00:00'),
+  };
+  const command = {
+    kind: 'placeBlocks',
+    blocks: [block],
+    calendarId: 'work',
+    clock: LONDON,
+  } as const;
+  expect(await done(engine, command)).toBe(
+    'Gave time to “order”: Wed 25 Nov, 09:00, after it is due',
+  );
+  expect(engine.tasks.effort(EVERYTHING, LOOKING)).toEqual(needed);
+  expect(engine.tasks.row('order', LOOKING)?.task.due).toEqual(date('2026-11-24'));
 });
 
 test('no time is found on days that are not worked at the wanted place', async () => {

@@ -10,6 +10,8 @@ import type { ChangedDatesFate, Scope } from '@/core/editing/series/edit';
 import { partsOfId } from '@/core/agenda/occurrence';
 import { eventEdit } from './events';
 import type { Planner, Records, Situation } from './plan';
+import type { RuleContent } from './rules';
+import { withRule } from './rules';
 
 /** Which events are meant, and what an edit of a date reaches. */
 export interface BulkTargets {
@@ -83,15 +85,19 @@ export function deedOf(
   return planDeed(subjects, request.deed, new Set(request.leftOut), mannerOf(situation, request));
 }
 
-/** Does several things to many events, as one change. */
-export const changeMany: Planner<{ request: BulkRequest }> = (situation, { request }) => {
+/** Does several things to many events, and by `rule` to new ones too, as one change. */
+export const changeMany: Planner<{ request: BulkRequest; rule?: RuleContent | undefined }> = (
+  situation,
+  { request, rule },
+) => {
   const { lines, edits } = bulkOf(situation, request);
   if (!edits.length) return null;
   const changed = lines.filter(({ isChanged }) => isChanged).length;
-  return {
+  const plan = {
     label: sayBulk(request.steps, changed, situation.saying.wording.hourCycle),
     edits: edits.map(({ before, after }) => eventEdit(before, after)),
   };
+  return withRule(plan, rule, situation);
 };
 
 /** Does something to many events as wholes: removes, copies, joins them, or makes a series of them. */

@@ -1,5 +1,6 @@
-import { wallOf } from '@/core/model/common';
+import { wallOf, zoneOf } from '@/core/model/common';
 import type { BulkStep } from '@/core/model/bulkSteps';
+import type { CalendarEvent } from '@/core/model/event';
 import { newEvent } from '@/core/model/event';
 import type { Task } from '@/core/model/task';
 import { revisedTask } from '@/core/model/task';
@@ -7,6 +8,7 @@ import { quotedTitle } from '@/core/model/titleOf';
 import type { EventTime } from '@/core/model/common';
 import { inTaskOrder } from '@/core/tasks/groups';
 import { taskAfter } from '@/core/tasks/bulkTasks';
+import { dueBy } from '@/core/tasks/due';
 import { movedToDay } from '@/core/tasks/shift';
 import type { TaskEdit } from '@/core/tasks/tick';
 import { ticked, unticked } from '@/core/tasks/tick';
@@ -14,7 +16,7 @@ import { dayOfWall, formatDate, formatLocal, minuteOfDay } from '@/core/time/civ
 import type { DayNumber, EpochMs, WallMs } from '@/core/time/units';
 import { count, SHORT_DAY, sayDay, sayMinute } from '@/core/time/words';
 import { zoneOnDay } from '@/core/time/sheetClock';
-import { wallFromInstant } from '@/core/time/zones';
+import { instantOf, wallFromInstant } from '@/core/time/zones';
 import type { Edit } from '../change';
 import { eventEdit } from './events';
 import type { Planner, Records } from './plan';
@@ -202,13 +204,18 @@ export const placeBlocks: Planner<{
   });
   const [first] = made;
   if (!first) return null;
+  const isLate = ({ taskId, end }: CalendarEvent) => {
+    const by = dueBy(taskOf(records, taskId!), clock);
+    return by !== null && instantOf(wallOf(end), zoneOf(end), clock) > by;
+  };
+  const late = made.filter(isLate).length;
   const at = wallOf(first.start);
   const when = `${sayDay(dayOfWall(at), saying.wording, SHORT_DAY)}, ${sayMinute(minuteOfDay(at), saying.wording.hourCycle)}`;
   return {
     label:
       made.length === 1
-        ? `Gave time to ${quotedTitle(first)}: ${when}`
-        : `Gave time to tasks: ${count(made.length, 'block')}`,
+        ? `Gave time to ${quotedTitle(first)}: ${when}${late ? ', after it is due' : ''}`
+        : `Gave time to tasks: ${count(made.length, 'block')}${late ? `, ${late} after they are due` : ''}`,
     edits: made.map((event) => eventEdit(null, event)),
     ...(made.length === 1 && { about: first.id }),
   };

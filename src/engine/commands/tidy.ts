@@ -10,12 +10,13 @@ import { CHECKS, leftKey } from '@/core/tidy/checks';
 import type { Hand } from '@/core/tidy/checks/check';
 import type { Choices } from '@/core/tidy/doubles';
 import { joinDoubles, keptOf } from '@/core/tidy/doubles';
-import type { TidyRule } from '@/core/model/tidyRule';
 import { count } from '@/core/time/words';
 import type { Edit } from '../change';
 import { worldOf } from '../tidy/world';
 import { eventEdit } from './events';
 import type { Planner, Situation } from './plan';
+import type { RuleContent } from './rules';
+import { withRule } from './rules';
 
 /** A finding with what is to be done about it. */
 export interface Mend extends Pick<Found, 'check' | 'key' | 'ids'> {
@@ -109,19 +110,13 @@ export function mendsOf(
 export const mendFindings: Planner<{
   mends: readonly Mend[];
   zone: string;
-  rule?: Pick<TidyRule, 'words' | 'steps'> | undefined;
+  rule?: RuleContent | undefined;
 }> = (situation, { mends, zone, rule }) => {
-  const { now } = situation;
   const { edits } = mendsOf(situation, mends, zone);
   if (!edits.length) return null;
   const names = [...new Set(mends.map(({ check }) => CHECK_WORDS[check].name.toLowerCase()))];
   const label = `Tidied ${count(mends.length, 'finding')}: ${names.join(', ')}`;
-  if (!rule) return { label, edits };
-  const kept = { ...rule, id: situation.newId(), order: now, isOn: true };
-  return {
-    label: `${label}, and made a rule for ${rule.words}`,
-    edits: [...edits, { type: 'tidyRule', before: null, after: kept }],
-  };
+  return withRule({ label, edits }, rule, situation);
 };
 
 /** Joins doubles into the one that stays, each field from who was chosen to give it. */

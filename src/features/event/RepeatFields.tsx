@@ -1,3 +1,4 @@
+import { useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Rhythm } from '@/core/recurrence/choices';
@@ -128,6 +129,13 @@ export function RepeatFields({ repeat, day, preferences, onChange }: Props) {
   const missing = missingDays(pattern);
   const set = (next: RepeatPattern) => onChange({ pattern: next, end });
   const unit = UNITS[rhythm as keyof typeof UNITS];
+  /** What was chosen of each rhythm for a day, so that trying another one loses nothing. */
+  const tried = useRef(new Map<string, RepeatPattern>());
+  function choose(next: Rhythm) {
+    if (next === 'custom' || next === rhythm) return;
+    tried.current.set(`${rhythm} ${day}`, pattern);
+    set(tried.current.get(`${next} ${day}`) ?? patternFor(next, day, firstWeekday));
+  }
 
   return (
     <View style={styles.all}>
@@ -135,9 +143,7 @@ export function RepeatFields({ repeat, day, preferences, onChange }: Props) {
         name="Repeats"
         value={rhythm}
         options={rhythm === 'custom' ? [...RHYTHMS, CUSTOM] : RHYTHMS}
-        onChoose={(next) =>
-          next !== 'custom' && next !== rhythm && set(patternFor(next, day, firstWeekday))
-        }
+        onChoose={choose}
       />
       {unit && 'interval' in pattern && (
         <NumberField

@@ -1,5 +1,4 @@
 import { useRouter } from 'expo-router';
-import { nanoid } from 'nanoid';
 import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, HelperText, Text } from 'react-native-paper';
@@ -109,12 +108,9 @@ export function ChangeScreen() {
   const canRule = shared !== null && steps.length > 0;
 
   async function carryOut() {
-    if (!asked || !(await act(asked))) return;
-    if (canRule && isRule) {
-      const words = asPhrase(shared);
-      const rule = { id: nanoid(12), order: Date.now(), words, steps, isOn: true };
-      await act({ kind: 'keepRule', before: null, rule });
-    }
+    if (!asked) return;
+    const rule = canRule && isRule ? { words: asPhrase(shared), steps } : undefined;
+    if (!(await act(asked.kind === 'changeMany' ? { ...asked, rule } : asked))) return;
     selection.clear();
     leave();
   }
