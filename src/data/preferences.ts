@@ -29,15 +29,17 @@ export function usePreferences(): Preferences {
   const settings = useSettings();
   return useMemo(() => {
     const zone = settings.zone ?? browserZone();
+    const clock = sheetClock(zone, settings.travel);
     return {
       settings,
       zone,
-      clock: sheetClock(zone, settings.travel),
+      clock,
       workdays: workdaysOf(settings.workweek),
       firstWeekday: (settings.firstWeekday ?? browserFirstWeekday()) as Weekday,
       wording: {
         locale: settings.dateOrder ? localeOf(settings.dateOrder) : browserLocale(),
         hourCycle: settings.hourCycle ?? browserHourCycle(),
+        ...(clock !== zone && { clocks: { sheet: clock, home: zone } }),
       },
       scale: scaleOf(settings),
     };

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { CheckName } from '@/core/model/checks';
 import type { DayNumber } from '@/core/time/units';
+import { withoutClocks } from '@/core/time/words';
 import type { NamedMend } from '@/engine/bulk/bulk';
 import type { Looking } from '@/engine/tidy/world';
 import { useEngine } from './engineContext';
@@ -10,7 +11,10 @@ import { usePreferences } from './preferences';
 /** By what checks look: the home zone and the person's words, at the moment. */
 export function useLooking(): () => Looking {
   const { zone, wording } = usePreferences();
-  return useMemo(() => () => ({ now: Date.now(), zone, wording }), [zone, wording]);
+  return useMemo(
+    () => () => ({ now: Date.now(), zone, wording: withoutClocks(wording) }),
+    [zone, wording],
+  );
 }
 
 /** Whether everything is here: before that there would be findings that are none. */

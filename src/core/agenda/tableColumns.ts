@@ -7,7 +7,7 @@ import type { TableColumn, TableSetup } from '../model/view';
 import { DEFAULT_TABLE } from '../model/view';
 import { dayOfWall, minuteOfDay } from '../time/civil';
 import type { Wording } from '../time/words';
-import { SHORT_DAY, sayDay, sayHours, sayMinute } from '../time/words';
+import { formatAway, SHORT_DAY, sayDay, sayHours, sayMinute } from '../time/words';
 import type { DayNumber, WallMs } from '../time/units';
 import { IMPORTANCES, importanceOf } from '../model/importance';
 import { titleOf } from '../model/titleOf';
@@ -59,7 +59,8 @@ export interface TableSetting {
 /** What a cell says. */
 export function cellText(o: Occurrence, column: TableColumn, setting: TableSetting): string {
   const { wording } = setting;
-  const at = (wall: WallMs) => sayMinute(minuteOfDay(wall), wording.hourCycle);
+  const at = (wall: WallMs) =>
+    sayMinute(minuteOfDay(wall), wording.hourCycle) + formatAway(dayOfWall(wall), wording);
   switch (column) {
     case 'date':
       return sayDay(dayOfWall(o.start), wording, SHORT_DAY);

@@ -1,5 +1,4 @@
 import { inkName } from '../calendars/inks';
-import { sayClock } from '../editing/bothTimes';
 import { wallOnClock } from '../editing/times';
 import type { CalendarEvent } from '../model/event';
 import { durationOf, isWholeDay } from '../model/event';
@@ -40,7 +39,7 @@ export function sayTimes(
     end: wallOnClock(event.end, clock),
     wholeDay: isWholeDay(event),
   };
-  return saySpan(span, wording) + sayClock(span, clock, home);
+  return saySpan(span, { ...wording, clocks: { sheet: clock, home } });
 }
 
 const sayZone = (event: CalendarEvent) => {

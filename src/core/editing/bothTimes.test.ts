@@ -2,7 +2,8 @@ import { DAY, HOUR, parseDate } from '../time/civil';
 import { sheetClock } from '../time/sheetClock';
 import type { ForeseenDate } from './foresight';
 import { foresightOf, foresightWords } from './foresight';
-import { homeTimes, ownTimes, sayClock } from './bothTimes';
+import { saySpan } from '../time/words';
+import { homeTimes, ownTimes } from './bothTimes';
 import { formOf, eventFromForm, spanOn, timesProblem } from './form';
 import { repeatOf, withRepeat } from './repeating';
 import { newEvent } from '../model/event';
@@ -138,16 +139,21 @@ test('the next dates are summed up by what they meet', () => {
   expect(foresightWords([clear])).toEqual([]);
 });
 
-test('hours that are not on the clock of home name whose they are', () => {
-  const stay = { from: '2026-12-01', to: '2026-12-03', zone: 'Europe/Lisbon' };
-  const clock = sheetClock(LONDON, [stay]);
-  const on = (day: string, wholeDay = false) =>
-    sayClock({ start: parseDate(day) * DAY + 9 * HOUR, wholeDay }, clock, LONDON);
-  expect([on('2026-11-30'), on('2026-12-01'), on('2026-12-03'), on('2026-12-04')]).toEqual([
-    '',
-    ' in Lisbon',
-    ' in Lisbon',
-    '',
+test('a span says whose clock it is on where that is not home’s, and both where it ends on another', () => {
+  const clock = sheetClock(LONDON, [
+    { from: '2026-12-01', to: '2026-12-03', zone: 'Europe/Lisbon' },
   ]);
-  expect(on('2026-12-01', true)).toBe('');
+  const away = { ...wording, clocks: { sheet: clock, home: LONDON } };
+  const on = (day: string, hours = 1, wholeDay = false) => {
+    const start = parseDate(day) * DAY + (wholeDay ? 0 : 9 * HOUR);
+    return saySpan({ start, end: start + hours * HOUR, wholeDay }, away);
+  };
+  expect(on('2026-11-30')).toBe('Mon 30 Nov, 09:00 – 10:00');
+  expect(on('2026-12-01')).toBe('Tue 1 Dec, 09:00 – 10:00 in Lisbon');
+  expect(on('2026-12-03')).toBe('Thu 3 Dec, 09:00 – 10:00 in Lisbon');
+  expect(on('2026-12-04')).toBe('Fri 4 Dec, 09:00 – 10:00');
+  expect(on('2026-12-01', 24, true)).toBe('Tue 1 Dec');
+  expect(on('2026-12-01', 25)).toBe('Tue 1 Dec, 09:00 – Wed 2 Dec, 10:00 in Lisbon');
+  expect(on('2026-11-30', 25)).toBe('Mon 30 Nov, 09:00 – Tue 1 Dec, 10:00 in Lisbon');
+  expect(on('2026-12-03', 25)).toBe('Thu 3 Dec, 09:00 in Lisbon – Fri 4 Dec, 10:00');
 });

@@ -33,19 +33,6 @@ export function ownTimes(
   return `${on(start)}${at(start)} in ${cityOf(startZone)} – ${on(end)}${at(end)} in ${cityOf(endZone)}`;
 }
 
-/**
- * Whose clock the hours of a span are on, to be put behind them, on days on which that is not
- * home's: " in Lisbon". Empty at home and for whole days.
- */
-export function sayClock(
-  span: { start: number; wholeDay: boolean },
-  clock: string,
-  home: string,
-): string {
-  const zone = zoneOnDay(clock, dayOfWall(span.start));
-  return span.wholeDay || zone === home ? '' : ` in ${cityOf(zone)}`;
-}
-
 /** What an hour is at home, for someone who looks from elsewhere or edits by another clock: "07:00 – 08:00 in London". */
 export function homeTimes(
   span: { start: number; end: number; wholeDay: boolean },

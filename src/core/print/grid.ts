@@ -1,6 +1,6 @@
 import { daysOf } from '../agenda/parts';
 import { civilDate, officeWeek, minuteOfDay, weekdayOf } from '../time/civil';
-import { sayDay, shortWeekday, sayMinute } from '../time/words';
+import { formatAway, sayDay, shortWeekday, sayMinute } from '../time/words';
 import type { DayNumber } from '../time/units';
 import type { Box, Room } from './boxes';
 import { GREY } from './boxes';
@@ -117,7 +117,12 @@ export function gridBoxes(
       const said = isFirst
         ? sayDay(day, printing.wording, { day: 'numeric', month: 'short' })
         : String(civilDate(day).day);
-      boxes.push(words(said, x + 2, y + line * 0.85, { size, isBold: true }));
+      boxes.push(
+        words(said + formatAway(day, printing.wording), x + 2, y + line * 0.85, {
+          size,
+          isBold: true,
+        }),
+      );
       boxes.push(...cellBoxes(events.get(day) ?? [], { x, y, width, height }, printing, further));
     });
   });

@@ -3,8 +3,8 @@ import type { Mark } from '../model/inks';
 import type { PrintSetup } from '../model/print';
 import type { DayNumber, MinuteOfDay } from '../time/units';
 import type { Wording } from '../time/words';
-import { sayMinute } from '../time/words';
-import { minuteOfDay } from '../time/civil';
+import { formatAway, sayMinute } from '../time/words';
+import { dayOfWall, minuteOfDay } from '../time/civil';
 import { wallFromInstant } from '../time/zones';
 import type { Weekday } from '../time/civil';
 import type { Points } from './boxes';
@@ -62,7 +62,7 @@ export const lineHeight = (size: Points): Points => size * 1.35;
 export function sayTimes({ o }: Printed, { wording }: Pick<Printing, 'wording'>): string {
   if (o.wholeDay) return 'whole day';
   const at = (wall: number) => sayMinute(minuteOfDay(wall), wording.hourCycle);
-  return `${at(o.start)} – ${at(o.end)}`;
+  return `${at(o.start)} – ${at(o.end)}${formatAway(dayOfWall(o.start), wording)}`;
 }
 
 /** The same by the second clock: "18:00 in Osaka"; empty where there is none. */

@@ -1,3 +1,5 @@
+import { zoneOnDay } from './sheetClock';
+import { cityOf } from './zoneNames';
 import type { Weekday } from './civil';
 import { civilDate, DAY, dayOfWall, minuteOfDay, weekdayOf } from './civil';
 import type { DayNumber, WallMs } from './units';
@@ -9,7 +11,24 @@ export interface Wording {
   /** BCP 47 tag, for the order of date parts. */
   locale: string;
   hourCycle: HourCycle;
+  /** The clock that spans are on, and the home zone: on days on which it is another zone's, that is said. */
+  clocks?: { sheet: string; home: string };
 }
+
+/** The zone whose clock counts on a day, where that is not home's; null at home. */
+export function awayZone(day: DayNumber, { clocks }: Pick<Wording, 'clocks'>): string | null {
+  const zone = clocks ? zoneOnDay(clocks.sheet, day) : null;
+  return zone === clocks?.home ? null : zone;
+}
+
+/** Whose clock the hours of a day are on, to be put behind them: " in Lisbon". Empty at home. */
+export function formatAway(day: DayNumber, wording: Pick<Wording, 'clocks'>): string {
+  const zone = awayZone(day, wording);
+  return zone === null ? '' : ` in ${cityOf(zone)}`;
+}
+
+/** The same wording for spans that are on a clock of their own, which nothing is said of. */
+export const withoutClocks = ({ locale, hourCycle }: Wording): Wording => ({ locale, hourCycle });
 
 /** Which part of a date comes first. */
 export const DATE_ORDERS = ['day', 'month', 'year'] as const;
@@ -130,8 +149,12 @@ export function saySpan(
   if (wholeDay) return last > first ? `${day(first)} – ${day(last)}` : day(first);
   const at = (wall: WallMs) => sayMinute(minuteOfDay(wall), wording.hourCycle);
   const nextMidnight = last === first + 1 && minuteOfDay(end) === 0;
-  if (last === first || nextMidnight) return `${day(first)}, ${at(start)} – ${at(end)}`;
-  return `${day(first)}, ${at(start)} – ${day(last)}, ${at(end)}`;
+  const away = formatAway(first, wording);
+  if (last === first || nextMidnight) return `${day(first)}, ${at(start)} – ${at(end)}${away}`;
+  const there = formatAway(last, wording);
+  // Where the clock is another one's at the end, each is named with its own.
+  const from = there === away ? '' : away;
+  return `${day(first)}, ${at(start)}${from} – ${day(last)}, ${at(end)}${there}`;
 }
 
 /** A span as somebody says it who stands at `now`: with its year where that is another, and whether it is over. */

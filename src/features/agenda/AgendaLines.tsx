@@ -7,7 +7,7 @@ import { nthDay } from '@/core/agenda/parts';
 import type { Calendar } from '@/core/model/calendar';
 import { DAY, MINUTE, minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
-import { sayLength, sayMinute } from '@/core/time/words';
+import { formatAway, sayLength, sayMinute } from '@/core/time/words';
 import type { DayNumber, WallMs } from '@/core/time/units';
 import { importanceOf } from '@/core/model/importance';
 import { titleOf } from '@/core/model/titleOf';
@@ -53,7 +53,8 @@ const EventLine = memo(function EventLine(props: EventLineProps) {
   const colours = useBarColours(o, inkOf(o, calendar?.ink ?? palette.dim, categoryInks));
   if (!calendar) return null;
   const part = sayPart(nthDay(o, day));
-  const under = [part, o.place, sayLeaveBy(o, wording)].filter(Boolean).join(' · ');
+  const away = o.wholeDay ? '' : formatAway(day, wording).trim();
+  const under = [part, away, o.place, sayLeaveBy(o, wording)].filter(Boolean).join(' · ');
   const isSelected = o.id === selectedId;
   return (
     <div

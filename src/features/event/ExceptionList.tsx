@@ -6,7 +6,7 @@ import { wallOf } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { parseLocal, dayOfWall } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
-import { DATED_DAY, sayDay, saySpan } from '@/core/time/words';
+import { DATED_DAY, sayDay, saySpan, withoutClocks } from '@/core/time/words';
 import { useDo } from '@/data/commands';
 import { usePalette } from '@/ui/theme/theme';
 
@@ -17,7 +17,7 @@ function sayChange(event: CalendarEvent, key: string, wording: Wording): string 
   const said: string[] = [];
   if (change.start)
     said.push(
-      `now ${saySpan({ start: wallOf(date.start), end: wallOf(date.end), wholeDay: date.start.kind === 'date' }, wording)}`,
+      `now ${saySpan({ start: wallOf(date.start), end: wallOf(date.end), wholeDay: date.start.kind === 'date' }, withoutClocks(wording))}`,
     );
   if (change.title !== undefined) said.push(`called “${change.title}”`);
   const others = Object.keys(change).filter(

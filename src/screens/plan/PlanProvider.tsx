@@ -6,6 +6,7 @@ import { dayOfWall } from '@/core/time/civil';
 import { showsSingleDays } from '@/core/view/forms';
 import { useTellSheetShown } from '@/data/sheetShown';
 import { useMessages } from '@/data/messages';
+import { withoutClocks } from '@/core/time/words';
 import { useWallNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { usePreferences } from '@/data/preferences';
@@ -50,7 +51,15 @@ function usePlanCalendars(hereIds: readonly string[] | null, { settings }: Prefe
 /** The person's preferences, with the clock and the size that the sheet has for now. */
 function useSheetPreferences(chosen: Preferences, clock: string, zoom: number): Preferences {
   return useMemo(
-    () => ({ ...chosen, clock, scale: { ...chosen.scale, zoom } }),
+    () => ({
+      ...chosen,
+      clock,
+      wording: {
+        ...withoutClocks(chosen.wording),
+        ...(clock !== chosen.zone && { clocks: { sheet: clock, home: chosen.zone } }),
+      },
+      scale: { ...chosen.scale, zoom },
+    }),
     [chosen, clock, zoom],
   );
 }

@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import { sayClock } from '@/core/editing/bothTimes';
 import { wallOnClock } from '@/core/editing/times';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
@@ -28,7 +27,7 @@ import { usePalette } from '@/ui/theme/theme';
 const ROWS = 200;
 function RemovedRow({ event }: { event: CalendarEvent }) {
   const palette = usePalette();
-  const { wording, clock, zone: home } = usePreferences();
+  const { wording, clock } = usePreferences();
   const act = useDo();
   const calendar = useCalendars().find(({ id }) => id === event.calendarId);
   const span = {
@@ -44,7 +43,7 @@ function RemovedRow({ event }: { event: CalendarEvent }) {
       <View style={styles.text}>
         <Text style={styles.title}>{titleOf(event)}</Text>
         <Text variant="bodySmall" style={{ color: palette.dim }}>
-          {saySpan(span, wording, DATED_DAY) + sayClock(span, clock, home)}
+          {saySpan(span, wording, DATED_DAY)}
           {isSeries(event) ? ' · all dates of a series' : ''}
         </Text>
       </View>

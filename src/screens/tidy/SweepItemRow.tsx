@@ -1,6 +1,5 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { sayClock } from '@/core/editing/bothTimes';
 import type { Calendar } from '@/core/model/calendar';
 import type { SweepAction, SweepStep } from '@/core/tidy/sweep';
 import { saySpan } from '@/core/time/words';
@@ -45,8 +44,8 @@ export function SweepItemRow({
 }) {
   const palette = usePalette();
   const { date, blockedBy, action, target } = step;
-  const { clock, zone: home, wording } = preferences;
-  const say: Say = (span) => saySpan(span, wording) + sayClock(span, clock, home);
+  const { wording } = preferences;
+  const say: Say = (span) => saySpan(span, wording);
   const when = say(date);
   const stays = action === 'leave' || (action !== 'skip' && !target);
   return (

@@ -10,7 +10,7 @@ import type { Calendar } from '@/core/model/calendar';
 import { dayOfWall, minuteOfDay } from '@/core/time/civil';
 import { zoneOnDay } from '@/core/time/sheetClock';
 import type { Wording } from '@/core/time/words';
-import { sayDay, sayMinute, saySpan } from '@/core/time/words';
+import { formatAway, sayDay, sayMinute, saySpan } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import type { EpochMs, WallMs } from '@/core/time/units';
 import { wallFromInstant } from '@/core/time/zones';
@@ -79,7 +79,7 @@ function EventRow({ occurrence: o, calendar, instant, wording, clashesWith, onOp
         <Text style={[styles.title, { color: colour }]}>{titleOf(o)}</Text>
         <Text variant="bodySmall" style={{ color: palette.dim }}>
           {[
-            o.wholeDay ? '' : `to ${at(o.end)}`,
+            o.wholeDay ? '' : `to ${at(o.end)}${formatAway(dayOfWall(o.end), wording)}`,
             isOver ? '' : sayLeaveBy(o, wording),
             o.place,
             sayStanding(o, instant),
@@ -142,7 +142,9 @@ export function TodayScreen() {
     >
       <Columns
         main={
-          <Card title={`Now, ${sayMinute(minuteOfDay(now), wording.hourCycle)}`}>
+          <Card
+            title={`Now, ${sayMinute(minuteOfDay(now), wording.hourCycle)}${formatAway(today, wording)}`}
+          >
             <FactsLine day={today} facts={factsOn(today)} wording={wording} />
             {data && (
               <NowAndNext

@@ -4,7 +4,8 @@ import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
 import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
-import { sayDay, sayHoursTight } from '@/core/time/words';
+import { awayZone, sayDay, sayHoursTight } from '@/core/time/words';
+import { cityOf } from '@/core/time/zoneNames';
 import type { DayNumber } from '@/core/time/units';
 import { dayName } from '../sheet/dayName';
 import type { Box } from '../sheet/Ghost';
@@ -51,7 +52,15 @@ export const GridCell = memoPlaced(function GridCell(props: Props) {
   const { day: number } = civilDate(day);
   const label =
     number === 1 ? sayDay(day, wording, { day: 'numeric', month: 'short' }) : String(number);
-  const name = dayName({ day, wording, isToday: is.today, bookedMinutes, workweek });
+  const away = awayZone(day, wording);
+  const name = dayName({
+    day,
+    wording,
+    isToday: is.today,
+    awayZone: away,
+    bookedMinutes,
+    workweek,
+  });
   const ground = [
     'grid-cell',
     ...(is.today ? ['sheet-today'] : isOff ? ['grid-cell-off'] : []),
@@ -74,6 +83,7 @@ export const GridCell = memoPlaced(function GridCell(props: Props) {
         style={{ height: is.narrow ? '100%' : props.head }}
       >
         <span className="grid-number">{label}</span>
+        {away && !is.narrow && <span>{cityOf(away)}</span>}
         {bookedMinutes > 0 && !is.narrow && <span>{sayHoursTight(bookedMinutes)}</span>}
       </button>
       {!is.narrow && (
