@@ -1,5 +1,6 @@
 import { formatDate, parseDate } from '../time/civil';
-import { daysIn } from './daysIn';
+import { EMPTY_FILTER } from '../model/filter';
+import { currentFilter, daysIn, filterDates } from './daysIn';
 
 /** Tuesday 24 November 2026 */
 const context = { today: parseDate('2026-11-24'), firstWeekday: 0 as const, isMonthFirst: false };
@@ -47,3 +48,17 @@ test.each(['', 'lamp', 'week 54', 'q5', '14 to 3 may 2027', 'march lamp'])(
     expect(said(text)).toEqual([]);
   },
 );
+
+test('a filter for this month asks for the month that it is by then; picked days stay', () => {
+  const [days] = daysIn('this month', context);
+  const kept = { ...EMPTY_FILTER, dates: filterDates(days!) };
+  expect(kept.dates).toEqual({ from: '2026-11-01', to: '2026-11-30', period: 'this month' });
+  const later = { ...context, today: parseDate('2027-02-03') };
+  expect(currentFilter(kept, later).dates).toEqual({
+    from: '2027-02-01',
+    to: '2027-02-28',
+    period: 'this month',
+  });
+  const picked = { ...EMPTY_FILTER, dates: { from: '2026-11-01', to: '2026-11-30' } };
+  expect(currentFilter(picked, later)).toBe(picked);
+});

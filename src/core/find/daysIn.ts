@@ -1,10 +1,12 @@
 import { MONTH, monthNamed } from '../jot/vocabulary';
+import type { Filter, Period } from '../model/filter';
 import type { Weekday } from '../time/civil';
 import {
   civilDate,
   dayNumber,
   DAYS_A_WEEK,
   daysInMonth,
+  formatDate,
   officeWeekStart,
   startOfWeek,
 } from '../time/civil';
@@ -15,6 +17,8 @@ import { typedDay } from '../view/typedDate';
 export interface DaysMeant {
   from: DayNumber;
   to: DayNumber;
+  /** What they are called, where they are other days as time goes on. */
+  period?: Period;
 }
 
 /** By what words are understood: the day it is, how weeks begin, and the order of dates in figures. */
@@ -86,7 +90,10 @@ function week(nth: number, ofYear: number, { firstWeekday }: DayContext): DaysMe
 function period(words: string, context: DayContext): DaysMeant[] {
   const at = civilDate(context.today);
   const said = RELATIVE.exec(words);
-  if (said) return [relative(said[1]!, said[2]!, context)];
+  if (said) {
+    const called = `${said[1]} ${said[2]}` as Period;
+    return [{ ...relative(said[1]!, said[2]!, context), period: called }];
+  }
   const month = NAMED_MONTH.exec(words);
   if (month) {
     const nth = monthNamed(month[2]!);
@@ -134,4 +141,18 @@ export function daysIn(text: string, context: DayContext): DaysMeant[] {
   const words = text.trim().toLowerCase().replaceAll(/\s+/g, ' ').replace(DASHED, '$1 to ');
   if (!words) return [];
   return stretch(words, context) ?? single(words, context);
+}
+
+/** Days that words mean as a filter has them. */
+export const filterDates = ({ from, to, period }: DaysMeant): NonNullable<Filter['dates']> => ({
+  from: formatDate(from),
+  to: formatDate(to),
+  ...(period && { period }),
+});
+
+/** A filter of which days that were called "this month" are those of this month now. */
+export function currentFilter(filter: Filter, context: DayContext): Filter {
+  const period = filter.dates?.period;
+  const [days] = period ? daysIn(period, context) : [];
+  return days ? { ...filter, dates: filterDates(days) } : filter;
 }

@@ -50,9 +50,20 @@ export const FILTER_PARTS = [
 ] as const;
 export type FilterPart = (typeof FILTER_PARTS)[number];
 
+/** Days that are other ones as time goes on. */
+export const PERIODS = (['last', 'this', 'next'] as const).flatMap((which) =>
+  (['week', 'month', 'quarter', 'year'] as const).map((unit) => `${which} ${unit}` as const),
+);
+export type Period = (typeof PERIODS)[number];
+
 /** Days from one to another, both included; without an end where one is null. */
 const dayRange = z
-  .object({ from: plainDate.nullable(), to: plainDate.nullable() })
+  .object({
+    from: plainDate.nullable(),
+    to: plainDate.nullable(),
+    /** What the days were called, where they move on with time: they are those of today, then. */
+    period: z.enum(PERIODS).optional(),
+  })
   .refine(({ from, to }) => from === null || to === null || from <= to, {
     path: ['to'],
     message: 'is before the first day',

@@ -64,7 +64,8 @@ const either = (names: readonly string[]) => names.join(' or ');
 
 function sayDates({ dates }: Filter, { wording }: FilterWording): string {
   const say = (date: string) => sayDay(parseDate(date), wording, DATED_DAY);
-  const { from, to } = dates!;
+  const { from, to, period } = dates!;
+  if (period) return period;
   if (from !== null && from === to) return say(from);
   if (from === null) return `until ${say(to!)}`;
   return to === null ? `from ${say(from)}` : `${say(from)} – ${say(to)}`;

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, HelperText } from 'react-native-paper';
-import { daysIn } from '@/core/find/daysIn';
+import { daysIn, filterDates } from '@/core/find/daysIn';
 import type { Filter } from '@/core/model/filter';
 import { dayOfWall, formatDate, parseDate } from '@/core/time/civil';
 import { isMonthFirst } from '@/core/time/words';
@@ -24,7 +24,7 @@ export function DatesField({ dates, onChange }: { dates: Dates; onChange(dates: 
     daysIn(words, { today, firstWeekday, isMonthFirst: isMonthFirst(wording) })[0];
   const take = (words: string) => {
     const days = meant(words);
-    if (days) onChange({ from: formatDate(days.from), to: formatDate(days.to) });
+    if (days) onChange(filterDates(days));
   };
   const isUnread = typed.trim() !== '' && !meant(typed);
   const isSame = (words: string) => {

@@ -9,13 +9,20 @@ import { useFilterWording } from '@/features/query/useFilterWording';
 import { Dialog } from '@/ui/Dialog';
 import { TextField } from '@/ui/TextField';
 
+/** Whether filters ask the same, on whichever day. */
+const isSameQuestion = (a: Filter, b: Filter) => {
+  const asked = (filter: Filter) =>
+    filter.dates?.period ? { ...filter, dates: filter.dates.period } : filter;
+  return JSON.stringify(asked(a)) === JSON.stringify(asked(b));
+};
+
 /** Keeps a question under a name. */
 export function KeepQuestion({ filter }: { filter: Filter }) {
   const wording = useFilterWording();
   const questions = useQuestions();
   const act = useDo();
   const [name, setName] = useState<string | null>(null);
-  const isKept = questions.some((kept) => JSON.stringify(kept.filter) === JSON.stringify(filter));
+  const isKept = questions.some((kept) => isSameQuestion(kept.filter, filter));
   const order = questions.reduce((most, kept) => Math.max(most, kept.order + 1), 0);
 
   async function keep() {

@@ -1,6 +1,6 @@
+import { filterDates } from '@/core/find/daysIn';
 import type { Suggestion } from '@/core/find/suggestions';
 import type { Filter, TextField } from '@/core/model/filter';
-import { formatDate } from '@/core/time/civil';
 
 /** A phrase as it is looked for whole; one that holds quotes can't be quoted. */
 const quoted = (text: string) => (text.includes('"') ? text.replaceAll('"', ' ') : `"${text}"`);
@@ -12,8 +12,7 @@ const MOST = 60;
 export function asSuggested(filter: Filter, suggestion: Suggestion): Filter {
   const plain: Filter = { ...filter, text: '', textIn: [] };
   if (suggestion.field === 'dates') {
-    const { from, to } = suggestion.days;
-    return { ...plain, dates: { from: formatDate(from), to: formatDate(to) } };
+    return { ...plain, dates: filterDates(suggestion.days) };
   }
   const { field, text, id } = suggestion;
   const add = (ids: readonly string[]) => [...new Set([...ids, ...(id ? [id] : [])])];

@@ -2,6 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { Filter } from '@/core/model/filter';
 import { readFilter, writeFilter } from '@/core/query/filterAddress';
+import { useCurrentFilter } from '@/features/query/useCurrentFilter';
 
 /**
  * The question that is asked. It stands in the address too, so that it can be sent and gone back to;
@@ -25,5 +26,5 @@ export function useQuestion(): [Filter, (filter: Filter) => void] {
     router.setParams({ q: address === '' ? undefined : address });
   }
 
-  return [asked.filter, ask];
+  return [useCurrentFilter(asked.filter), ask];
 }

@@ -10,6 +10,7 @@ import { countLeftOut } from '@/core/agenda/parts';
 import { tracksOf } from '@/core/layout/tracks';
 import type { Calendar } from '@/core/model/calendar';
 import { personOfCalendarId } from '@/core/model/person';
+import { useCurrentFilter } from '@/features/query/useCurrentFilter';
 import type { View } from '@/core/model/view';
 import { MINUTE } from '@/core/time/civil';
 import type { EventQuery } from '@/core/query/eventQuery';
@@ -84,7 +85,9 @@ function useBookedOn(
 const PAST_STEP = 15 * MINUTE;
 
 /** What the sheet lets through. */
-function useSheetQuery({ calendarIds, filter }: View, calendars: readonly Calendar[]): EventQuery {
+function useSheetQuery(view: View, calendars: readonly Calendar[]): EventQuery {
+  const { calendarIds } = view;
+  const filter = useCurrentFilter(view.filter);
   const now = useNow();
   const until = filter.isPastHidden ? Math.floor(now / PAST_STEP) * PAST_STEP : 0;
   return useMemo(

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import type { Calendar } from '@/core/model/calendar';
 import type { PrintForm, PrintSetup } from '@/core/model/print';
 import { EMPTY_FILTER } from '@/core/model/filter';
@@ -8,6 +9,7 @@ import { sayFilter } from '@/core/query/sayFilter';
 import { dayOfWall, parseDate, startOfWeek, civilDate } from '@/core/time/civil';
 import type { DayNumber } from '@/core/time/units';
 import { sayDays } from '@/core/time/words';
+import { useCurrentFilter } from '@/features/query/useCurrentFilter';
 import { withoutWeekends } from '@/core/view/spans';
 import { useNow, useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
@@ -72,6 +74,7 @@ export function usePrinted({ kind, event, q }: Address): Printed {
   const now = useNow();
   const calendars = useCalendars();
   const today = dayOfWall(useWallNow(clock));
+  const filter = useCurrentFilter(useMemo(() => readFilter(q), [q]));
   const shown = lastSheetShown();
   const monday = startOfWeek(today, firstWeekday);
   const seen = shown ?? {
@@ -95,7 +98,6 @@ export function usePrinted({ kind, event, q }: Address): Printed {
       thing: () => ({ kind: 'event', id: event }),
     };
   const isFound = kind === 'found';
-  const filter = readFilter(q);
   const range = isFound
     ? { from: today - FOUND.back, to: today + FOUND.ahead }
     : { from: seen.fromDay, to: seen.toDay };

@@ -1,8 +1,10 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useMemo } from 'react';
 import type { Filter } from '@/core/model/filter';
 import { readFilter, writeFilter } from '@/core/query/filterAddress';
 import type { TaskGrouping, TaskOrder } from '@/core/tasks/groups';
 import { TASK_GROUPINGS, TASK_ORDERS } from '@/core/tasks/groups';
+import { useCurrentFilter } from '@/features/query/useCurrentFilter';
 
 /** How tasks are listed; it stands in the address. */
 export interface TasksView {
@@ -24,7 +26,7 @@ export function useTasksView(): [TasksView, (fields: Partial<TasksView>) => void
     grouping: named(TASK_GROUPINGS, by),
     order: named(TASK_ORDERS, order),
     hasDone: done === 'shown',
-    filter: readFilter(q),
+    filter: useCurrentFilter(useMemo(() => readFilter(q), [q])),
   };
   function change(fields: Partial<TasksView>) {
     const next = { ...view, ...fields };
