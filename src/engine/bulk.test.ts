@@ -280,6 +280,27 @@ describe('what is done to many as wholes', () => {
     ]);
   });
 
+  test('before events are joined it is said what becomes of all of their fields', async () => {
+    const more = { visibility: 'private' as const, importance: 1, place: 'Gate', notes: 'Bring it' };
+    const engine = await opened([
+      ...SEED.slice(0, 3),
+      event('one', { title: 'Tea', ...on('25') }),
+      event('two', { title: 'Cake', ...on('25', '10:00', '11:00'), ...more }),
+    ]);
+    const request = { ...targets(['one', 'two']), deed: { kind: 'join' as const } };
+    const { lines } = engine.bulk.deedPreview(request, MANNER);
+    expect(lines[0]!.differences.map(({ name, after }) => `${name}: ${after}`)).toEqual(
+      expect.arrayContaining([
+        'When: Wed 25 Nov, 09:00 – 11:00',
+        'Place: Gate',
+        'Seen by others: private',
+        'Importance: high',
+      ]),
+    );
+    expect(lines[0]!.differences.find(({ name }) => name === 'Notes')?.after).toContain('Cake');
+    expect(lines[1]!.differences).toEqual([]);
+  });
+
   test('a series becomes single events, and single events a series', async () => {
     const singles = await did({ kind: 'makeSingles' }, ['round', 'call']);
     expect(singles.said).toEqual(['Round becomes 5 single events', 'Call is single already']);

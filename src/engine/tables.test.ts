@@ -62,3 +62,23 @@ test('a table of some calendars is called by them and holds theirs alone', async
   });
   expect(none.text).toBe('Title');
 });
+
+test('of an event over the edge of the period its line says the times that its hours are of', async () => {
+  const night = event('night', {
+    start: zoned('2026-11-24T22:00:00'),
+    end: zoned('2026-11-25T01:30:00'),
+  });
+  const engine = await opened([...SEED.slice(0, 2), night]);
+  const lines = (fromDay: number, toDay: number) =>
+    engine.files
+      .exportTable({
+        query: EVERYTHING,
+        period: { ...period, fromDay, toDay },
+        columns: ['startDate', 'startTime', 'endDate', 'endTime', 'hours'],
+      })
+      .text.split('\r\n')
+      .slice(1);
+  expect(lines(DAY - 2, DAY)).toEqual(['2026-11-24,22:00,2026-11-25,00:00,2']);
+  expect(lines(DAY, DAY + 2)).toEqual(['2026-11-25,00:00,2026-11-25,01:30,1.5']);
+  expect(lines(DAY - 2, DAY + 2)).toEqual(['2026-11-24,22:00,2026-11-25,01:30,3.5']);
+});

@@ -1,5 +1,6 @@
 import { inkName } from '../calendars/inks';
 import { wallOnClock } from '../editing/times';
+import { sayParty } from '../invitations/party';
 import type { CalendarEvent } from '../model/event';
 import { durationOf, isWholeDay } from '../model/event';
 import { zoneOf } from '../model/common';
@@ -65,6 +66,7 @@ const SAID: readonly [string, (event: CalendarEvent, wording: DifferenceWording)
   ],
   ['Place', ({ place }) => orNothing(place)],
   ['Link', ({ link }) => orNothing(link)],
+  ['Room', ({ room }) => orNothing(room ?? '')],
   ['Notes', ({ notes }) => orNothing(notes)],
   [
     'Categories',
@@ -73,6 +75,7 @@ const SAID: readonly [string, (event: CalendarEvent, wording: DifferenceWording)
   ['Availability', ({ availability }) => availability],
   ['Seen by others', ({ visibility }) => visibility],
   ['Importance', ({ importance }) => importanceOf(importance)],
+  ['Guests', ({ attendees }) => joinWords(attendees.map(sayParty)) || NOTHING],
   ['Reminders', sayOwnReminders],
   ['Icon', ({ icon }) => icon ?? NOTHING],
   ['Ink', ({ inkOverride }) => (inkOverride ? inkName(inkOverride) : 'of its calendar')],

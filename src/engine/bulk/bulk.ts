@@ -150,9 +150,14 @@ export class Bulk {
   /** What something done to many events as wholes comes to. @throws RangeError when it can't be done. */
   deedPreview(request: DeedRequest, manner: PreviewManner): BulkPreview {
     const { lines, edits } = deedOf(this.situation(manner), request);
-    const said = lines.slice(0, LISTED).map(({ subject, outcome, isChanged }) => ({
+    const wording = this.wording(manner);
+    const joined =
+      request.deed.kind === 'join' ? edits.find(({ before }) => before === null)?.after : undefined;
+    const first = lines.findIndex(({ isChanged }) => isChanged);
+    const said = lines.slice(0, LISTED).map(({ subject, outcome, isChanged }, nth) => ({
       ...this.line(subject, manner),
-      differences: [],
+      // The first of what is joined says all that it takes over of the others.
+      differences: joined && nth === first ? differencesOf(subject.date, joined, wording) : [],
       outcome,
       refusals: [],
       isChanged,

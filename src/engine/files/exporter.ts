@@ -1,5 +1,5 @@
 import { minutesWithin } from '@/core/agenda/table';
-import type { Window } from '@/core/agenda/occurrence';
+import type { Occurrence, Window } from '@/core/agenda/occurrence';
 import type { OutColumn, OutRow } from '@/core/files/csv/write';
 import { writeTable } from '@/core/files/csv/write';
 import { carriedCalendars } from '@/core/files/ics/carried';
@@ -8,7 +8,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import type { EventQuery } from '@/core/query/eventQuery';
 import { partsSet } from '@/core/query/filterParts';
-import { formatDate } from '@/core/time/civil';
+import { DAY, formatDate } from '@/core/time/civil';
 import type { Asked } from '../queries/asked';
 import { askDates, askedCalendars, askEvents } from '../queries/asked';
 import type { FileStore } from '../storage/fileStore';
@@ -138,6 +138,13 @@ export interface TableRequest {
   columns: OutColumn[];
 }
 
+/** What of an occurrence with hours lies within a period: its line says the times that its hours are of. */
+function withinPeriod(o: Occurrence, { fromDay, toDay }: Window): Occurrence {
+  if (o.wholeDay) return o;
+  const [start, end] = [Math.max(o.start, fromDay * DAY), Math.min(o.end, toDay * DAY)];
+  return start === o.start && end === o.end ? o : { ...o, start, end };
+}
+
 /** A table file of a period: one line a date, in order of time. */
 export function exportTable(
   { calendars, ...asked }: Omit<Sources, 'files'>,
@@ -154,7 +161,7 @@ export function exportTable(
     if (!event) return [];
     return [
       {
-        occurrence,
+        occurrence: withinPeriod(occurrence, period),
         event,
         calendar: names.get(occurrence.calendarId) ?? '',
         categories: occurrence.categoryIds.flatMap((id) => categories.get(id) ?? []),
