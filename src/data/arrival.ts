@@ -1,3 +1,5 @@
+import { UserError } from '@/core/userError';
+
 /** Something that is not there yet, and that may go and come again. */
 export interface Arrival<T> {
   /** It, as soon as it is there. @throws Error once it is known that it will not come. */
@@ -22,7 +24,7 @@ export function newArrival<T>(): Arrival<T> {
   return {
     wait: () => waiting,
     came: (it) => settle.came(it),
-    failed: (reason) => settle.failed(new Error(reason)),
+    failed: (reason) => settle.failed(new UserError('storage', reason)),
     left,
   };
 }

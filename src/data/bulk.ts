@@ -4,6 +4,7 @@ import type { BulkPreview, SelectionSummary } from '@/engine/bulk/bulk';
 import { useEngineQuery } from './engineQuery';
 import { usePreferences } from './preferences';
 import { useSelection } from './selection';
+import { UserError } from '@/core/userError';
 
 /** What is selected, in so far as it is there, added up; undefined until that is known. */
 export function useSelected(): SelectionSummary | undefined {
@@ -27,7 +28,7 @@ export function useBulkPreview(asked: ManyRequest | null) {
       const manner = { now: Date.now(), wording, clock, home };
       if (asked?.kind === 'changeMany') return engine.bulk.preview(asked.request, manner);
       if (asked) return engine.bulk.deedPreview(asked.request, manner);
-      throw new RangeError('Nothing was chosen to be done.');
+      throw new UserError('refused', 'Nothing was chosen to be done.');
     },
     { enabled: asked !== null },
   );

@@ -2,6 +2,7 @@ import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import type { CommandProgress, Done } from '@/engine/commands/commands';
 import { newArrival } from './arrival';
+import { UserError } from '@/core/userError';
 import { useDo } from './commands';
 import type { Message } from './messages';
 import { MessageProvider, useMessages } from './messages';
@@ -34,8 +35,9 @@ async function doing(how?: { isQuiet: boolean }): Promise<{ done: boolean; said:
 }
 
 const answers = (done: Done | null) => mockCommands.do.mockResolvedValueOnce(done);
-const fails = (name: string, message: string) =>
-  mockCommands.do.mockRejectedValueOnce(Object.assign(new Error(message), { name }));
+/** As an error of the worker arrives. */
+const fails = (code: string | undefined, message: string) =>
+  mockCommands.do.mockRejectedValueOnce(Object.assign(new Error(message), code && { code }));
 
 beforeEach(() => {
   mockEngine = { commands: mockCommands };
@@ -69,15 +71,12 @@ test('nothing to do is no message, and not done', async () => {
 });
 
 test.each([
-  ['RangeError', 'This event is not here any more.', 'This event is not here any more.'],
-  ['StoppedError', 'It was stopped. Nothing was changed.', 'It was stopped. Nothing was changed.'],
-  [
-    'ReadOnlyError',
-    'A newer version writes here',
-    'That could not be kept: A newer version writes here.',
-  ],
-])('a %s is told in words', async (name, message, text) => {
-  fails(name, message);
+  ['gone', 'This event is not here any more.', 'This event is not here any more.'],
+  ['stopped', 'It was stopped. Nothing was changed.', 'It was stopped. Nothing was changed.'],
+  ['readOnly', 'A newer version writes here.', 'Not saved. A newer version writes here.'],
+  [undefined, 'Invalid time zone specified: Moon', expect.stringMatching(/^Something in the app/)],
+])('a failure (%s) is told in words of the app', async (code, message, text) => {
+  fails(code, message);
   const { done, said } = await doing();
   expect(done).toBe(false);
   expect(said).toMatchObject({ text, isProblem: true });
@@ -102,10 +101,10 @@ test('before the store is open, that is said, and it is done once it is', async 
 
 test('where the store can’t be opened, that is said, and it is not done', async () => {
   mockEngine = null;
-  mockWhenOpen.mockRejectedValueOnce(new Error('it is damaged'));
+  mockWhenOpen.mockRejectedValueOnce(new UserError('storage', 'It is damaged.'));
   expect(await doing()).toMatchObject({
     done: false,
-    said: { text: 'That could not be kept: it is damaged.', isProblem: true },
+    said: { text: 'Not saved. It is damaged.', isProblem: true },
   });
 });
 

@@ -9,6 +9,7 @@ import { sheetClock } from './sheetShown';
 import { useMessages } from './messages';
 import { askToPersist } from './persistence';
 import { usePreferences } from './preferences';
+import { describeError, userErrorCode } from '@/core/userError';
 
 /** What a command would do as things are; null when nothing, undefined until that is known. */
 export function usePreview(command: Command | null): Preview | null | undefined {
@@ -55,9 +56,8 @@ export function useDo(): Do {
         if (isKept && store === 'own') void askToPersist();
         return true;
       } catch (error) {
-        const { name, message } = error as Error;
-        const isPlain = name === 'RangeError' || name === 'StoppedError';
-        complain(isPlain ? message : `That could not be kept: ${message.replace(/\.?$/, '.')}`);
+        const isAboutStore = ['storage', 'readOnly'].includes(userErrorCode(error) ?? '');
+        complain(isAboutStore ? `Not saved. ${describeError(error)}` : describeError(error));
         return false;
       }
     },

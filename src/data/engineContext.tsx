@@ -14,6 +14,7 @@ import { askAgain } from './dependences';
 import { postBox } from './postBox';
 import { noteUse, wasUsed } from './storeUse';
 import { chosenStore } from './whichStore';
+import { describeError } from '@/core/userError';
 
 interface EngineState {
   store: StoreName;
@@ -88,8 +89,8 @@ export function EngineProvider({ children }: { children: ReactNode }) {
         setEngine(() => opened);
       },
       (error: Error) => {
-        arrival.failed(error.message);
-        setFailure(error.message);
+        arrival.failed(describeError(error));
+        setFailure(describeError(error));
       },
     );
     // Broken again and again, it is no use to start it once more.

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { useEngine } from './engineContext';
 import { useMessages } from './messages';
+import { describeError } from '@/core/userError';
 
 /** Steps back and on through what was done. */
 export function useHistory() {
@@ -18,8 +19,7 @@ export function useHistory() {
         else say(`Done again: ${label}`, { offers: ['undo'] });
         return label !== null;
       } catch (error) {
-        const { name, message } = error as Error;
-        complain(name === 'HistoryError' ? message : `That did not work: ${message}`);
+        complain(describeError(error));
         return false;
       }
     }

@@ -18,6 +18,7 @@ import { useTouched } from './touched';
 import type { Preferences } from './preferences';
 import { usePreferences } from './preferences';
 import { postBox } from './postBox';
+import { describeError } from '@/core/userError';
 
 const mannerOf = ({ wording, clock }: Preferences): TellingManner => ({
   now: Date.now(),
@@ -131,7 +132,7 @@ export function useMails() {
         if (problems.length) complain([...did, ...problems].join('. '));
         else say(`${did.join('. ')}.`, { offers: ['undo'] });
       } catch (error) {
-        complain(`${file.name}: ${(error as Error).message}`);
+        complain(`${file.name}: ${describeError(error)}`);
       }
     },
     /** Keeps a mail as a file: whole, or its calendar text alone. */

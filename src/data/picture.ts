@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useEngine } from './engineContext';
 import { useSettings } from './settings';
+import { UserError } from '@/core/userError';
 
 /** The longer side of a kept picture, in px: as wide as a usual screen. */
 const LONGEST = 1440;
@@ -8,8 +9,12 @@ const QUALITY = 0.8;
 const KIND = 'image/jpeg';
 
 /** Why a picture can't be taken, in words for the person. */
-class PictureError extends Error {
+class PictureError extends UserError {
   override name = 'PictureError';
+
+  constructor(message: string) {
+    super('file', message);
+  }
 }
 
 /**

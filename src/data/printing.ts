@@ -10,6 +10,7 @@ import { useEngine } from './engineContext';
 import { letterWidths } from './letterWidths';
 import { useWallNow } from './now';
 import { usePreferences } from './preferences';
+import { describeError } from '@/core/userError';
 
 /** How long nothing is changed before how it is printed is kept, in ms. */
 const QUIET = 800;
@@ -47,7 +48,7 @@ export function usePrintPages(what: PrintedThing, setup: PrintSetup, clock: stri
         (pages) => put(() => ({ pages, share: null, problem: null })),
         (error: Error) => {
           if (error.name !== 'Superseded')
-            put((last) => ({ ...last, share: null, problem: error.message }));
+            put((last) => ({ ...last, share: null, problem: describeError(error) }));
         },
       );
     return () => {

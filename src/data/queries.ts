@@ -18,6 +18,7 @@ import { useMessages } from './messages';
 import { useNow } from './now';
 import { usePreferences } from './preferences';
 import { useSettings } from './settings';
+import { describeError } from '@/core/userError';
 
 type PageParam = Omit<AgendaRequest, 'zone'>;
 
@@ -267,7 +268,7 @@ export function useDueFeeds(): void {
     engine.feeds
       .refreshDue(now)
       .catch((error: Error) =>
-        complain(`What followed calendars brought could not be kept: ${error.message}`),
+        complain(`What followed calendars brought could not be saved. ${describeError(error)}`),
       );
   }, [engine, status.ready, status.readOnly, now, complain]);
 }

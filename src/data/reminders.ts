@@ -18,6 +18,7 @@ import { closeNotices, NOTICE_AGAIN, onNoticePress, showNotices } from './notice
 import { useNow } from './now';
 import { openTask } from './openedTask';
 import type { Preferences } from './preferences';
+import { describeError } from '@/core/userError';
 
 const NONE: Reminded = { shown: [], fresh: [], held: 0, quiet: null, toSend: 0 };
 
@@ -120,7 +121,7 @@ export function useReminders(preferences: Preferences) {
     try {
       await work;
     } catch (error) {
-      complain(`That reminder could not be changed: ${(error as Error).message}`);
+      complain(`That reminder could not be changed. ${describeError(error)}`);
     }
   }
   const done = (ids: readonly string[]) => guarded(engine?.reminders.done(ids));

@@ -5,6 +5,7 @@ import type { RemoteEngine } from '@/engine/client';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
 import { outsideState } from './outsideState';
+import { describeError } from '@/core/userError';
 
 /** How long it is quiet after a change before a copy is written, in ms. */
 const QUIET = 120_000;
@@ -123,7 +124,7 @@ async function copyNow(engine: RemoteEngine, folder: Folder): Promise<void> {
     for (const old of copiesToDrop(names)) await folder.removeEntry(old);
     noteCopy({ at, name, records: kinds.reduce((sum, { inBackup }) => sum + inBackup, 0) });
   } catch (error) {
-    put({ problem: `No copy could be written: ${(error as Error).message}` });
+    put({ problem: `No copy could be written. ${describeError(error)}` });
   } finally {
     put({ isCopying: false });
   }
@@ -142,7 +143,7 @@ export function useCopying() {
         if (engine) await copyAfter(engine, folder, Date.now());
       } catch (error) {
         // Whoever closes the browser's dialog has changed their mind.
-        if ((error as Error).name !== 'AbortError') put({ problem: (error as Error).message });
+        if ((error as Error).name !== 'AbortError') put({ problem: describeError(error) });
       }
     },
     now: async (): Promise<void> => {

@@ -5,6 +5,7 @@ import type { RemoteEngine } from '@/engine/client';
 import type { Manner } from '@/engine/commands/commands';
 import { headersOf } from './sharing';
 import { noteTouched } from './touched';
+import { describeError, userErrorCode } from '@/core/userError';
 
 const addressOf = ({ token }: Share) => `/shares/${token}/changes`;
 
@@ -49,14 +50,14 @@ export async function takeShared(
         noteTouched(done.met);
       }
     } catch (error) {
-      const { name, message } = error as Error;
+      const code = userErrorCode(error);
       // While nothing can be written here it stays there, and is tried again.
-      if (name === 'ReadOnlyError') throw error;
+      if (code === 'readOnly') throw error;
       // Anything else is settled and told on both sides, so that one that can't be done keeps no other back.
       refused =
-        name === 'RangeError'
-          ? message
-          : `${change.by} asked for something that can’t be done here.`;
+        code === null
+          ? `${change.by} asked for something that can’t be done here.`
+          : describeError(error);
       taken.refused.push(refused);
     }
     const why = refused && `?${new URLSearchParams({ refused }).toString()}`;

@@ -4,6 +4,7 @@ import type { ExportedFile, ExportRequest, TableRequest } from '@/engine/files/e
 import { download, downloadBlob } from './browser';
 import { useEngine } from './engineContext';
 import { useMessages } from './messages';
+import { describeError } from '@/core/userError';
 
 /** Exports: what was asked for becomes a file of the browser's, told with what it leaves behind. */
 export function useExports() {
@@ -16,7 +17,7 @@ export function useExports() {
       await run();
       return true;
     } catch (error) {
-      complain(`That could not be exported: ${(error as Error).message}`);
+      complain(`That could not be exported. ${describeError(error)}`);
       return false;
     }
   }

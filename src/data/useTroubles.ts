@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { useMessages } from './messages';
+import { describeError } from '@/core/userError';
 
 /** Tells the person of what failed where nobody waited for it: answers of the engine, and work that was only begun. */
 export function useTroubles(): void {
@@ -10,13 +11,13 @@ export function useTroubles(): void {
     () =>
       client.getQueryCache().subscribe((event) => {
         if (event.type === 'updated' && event.action.type === 'error')
-          complain(`Something could not be looked up: ${event.action.error.message}`);
+          complain(`Something could not be looked up: ${describeError(event.action.error)}`);
       }),
     [client, complain],
   );
   useEffect(() => {
     function tell({ reason }: PromiseRejectionEvent) {
-      complain(`Something did not work: ${reason instanceof Error ? reason.message : reason}`);
+      complain(describeError(reason));
     }
     window.addEventListener('unhandledrejection', tell);
     return () => window.removeEventListener('unhandledrejection', tell);

@@ -1,3 +1,4 @@
+import { UserError } from '@/core/userError';
 import fc from 'fast-check';
 import type { BulkDeed } from '@/core/bulk/deeds';
 import type { Scope } from '@/core/editing/series/edit';
@@ -48,7 +49,7 @@ async function doTo(engine: Engine, picks: readonly number[], wanted: Wanted, sc
   try {
     return await done(engine, command);
   } catch (error) {
-    if (!(error instanceof RangeError)) throw error;
+    if (!(error instanceof UserError)) throw error;
     return null;
   }
 }

@@ -2,6 +2,9 @@ import type { Remote } from 'comlink';
 import { proxy, wrap } from 'comlink';
 import type { EngineProtocol, OnStatus } from './engine';
 import type { EngineApi, Present, StoreName } from './engine.worker';
+import { keepErrorCodes } from './errorsAcross';
+
+keepErrorCodes();
 
 /** The engine as the page calls it: every answer is a promise. */
 export type RemoteEngine = {

@@ -295,7 +295,9 @@ test('a window that can’t read what another wrote says so and goes on', async 
   const two = await windows.open();
   windows.store.failReading = new Error('the disk is gone');
   await two.hear(['event/call']);
-  expect(two.status().unsaved?.reason).toBe('The browser’s storage failed: the disk is gone.');
+  expect(two.status().unsaved?.reason).toBe(
+    'The browser’s storage failed. What was kept before is safe: export it, and reload the page.',
+  );
   windows.store.failReading = null;
   await commit(one, 'Added', add(call()));
   await two.retry();

@@ -4,6 +4,7 @@ import { demoFiles } from '@/../demo/files';
 import { demoSeed } from '@/../demo/scenario';
 import type { DayNumber, EpochMs } from '@/core/time/units';
 import { askFeed } from './feeds/askFeed';
+import { keepErrorCodes } from './errorsAcross';
 import { firstSeed } from './firstSeed';
 import { officePost } from './invitations/officePost';
 import { outboxOf } from './reminders/outbox';
@@ -78,4 +79,5 @@ const api = {
 
 export type EngineApi = typeof api;
 
+keepErrorCodes();
 expose(api);

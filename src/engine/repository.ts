@@ -16,6 +16,7 @@ import { fitting, reasonOf, recordEntries, sayResults, stepResult } from './resu
 import type { Durability } from './storage/database';
 import { StorageError } from './storage/database';
 import type { Store, Surroundings } from './storage/store';
+import { UserError } from '@/core/userError';
 
 /** What has not been written yet, and why. */
 export interface Unsaved {
@@ -30,8 +31,12 @@ export interface ReadOnly {
 }
 
 /** A change was refused, since the store may only be read. */
-class ReadOnlyError extends Error {
+class ReadOnlyError extends UserError {
   override name = 'ReadOnlyError';
+
+  constructor(message: string) {
+    super('readOnly', message);
+  }
 }
 
 /** Told of how far a change has been worked out, in records. */

@@ -76,5 +76,5 @@ export function reasonOf(error: unknown): string {
   if (/quota/i.test(name + message)) return 'The browser’s storage for this page is full.';
   if (/security|denied|insecure/i.test(name + message))
     return 'The browser does not let this page store anything.';
-  return `The browser’s storage failed: ${message.replace(/\.?$/, '.')}`;
+  return 'The browser’s storage failed. What was kept before is safe: export it, and reload the page.';
 }

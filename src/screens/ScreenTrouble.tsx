@@ -5,6 +5,7 @@ import { EVERYTHING } from '@/core/query/eventQuery';
 import { useEngine } from '@/data/engineContext';
 import { useExports } from '@/data/useExports';
 import { Page } from '@/ui/Page';
+import { describeError } from '@/core/userError';
 
 /** Whether a part of the app could not be fetched: its server has a newer version by now, or is away. */
 const isPartMissing = (error: Error) => error.name === 'AsyncRequireError';
@@ -20,7 +21,7 @@ export function ScreenTrouble({ error, retry }: ErrorBoundaryProps) {
       <Text role="alert">
         {isMissing
           ? 'A newer version of Orderly Week may have taken the place of this one, or its server does not answer. What you kept is not touched by it: reload to go on.'
-          : `Something here went wrong: ${error.message}. What you kept is not touched by it.`}
+          : describeError(error)}
       </Text>
       <View style={styles.buttons}>
         {isMissing ? (

@@ -1,3 +1,4 @@
+import { UserError } from '../userError';
 import type { CalendarEvent } from '../model/event';
 import { newEvent } from '../model/event';
 import { sheetClock } from '../time/sheetClock';
@@ -166,7 +167,7 @@ test.each([
   ['(unclosed', 'The pattern can’t be read: a bracket or a sign before it is missing.'],
   ['a'.repeat(301), 'The pattern is too long to be checked.'],
 ])('the pattern %s is refused', (pattern, reason) => {
-  expect(() => replacer(pattern, '', 'pattern')).toThrow(new RangeError(reason));
+  expect(() => replacer(pattern, '', 'pattern')).toThrow(new UserError('refused', reason));
 });
 
 const SAID = {

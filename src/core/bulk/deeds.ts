@@ -14,6 +14,7 @@ import type { BulkManner } from './planBulk';
 import { Becoming } from './planBulk';
 import { asSeries } from './seriesOfEvents';
 import type { Subject } from './subjects';
+import { UserError } from '../userError';
 
 /** What is done to events as wholes, rather than to what they say. */
 export type BulkDeed =
@@ -153,7 +154,7 @@ function singles(subjects: readonly Subject[], manner: BulkManner): DeedPlan {
 
 /**
  * What a deed makes of the subjects, in order of time; those in `leftOut` are not touched.
- * @throws RangeError, in words for the person, when it can't be done.
+ * @throws UserError, in words for the person, when it can't be done.
  */
 export function planDeed(
   subjects: readonly Subject[],
@@ -177,13 +178,13 @@ export function planDeed(
       case 'copy':
         return copies(meant, deed, manner);
       case 'join':
-        if (meant.length < 2) throw new RangeError('Joining needs two events or more.');
+        if (meant.length < 2) throw new UserError('refused', 'Joining needs two events or more.');
         if (meant.some(({ scope, key }) => key !== null && scope !== 'this'))
-          throw new RangeError('Series can’t be joined; single dates of them can.');
+          throw new UserError('refused', 'Series can’t be joined; single dates of them can.');
         return replaced(meant, joined(meant.map(({ date }) => date)), 'is joined', manner);
       case 'makeSeries':
         if (meant.some(({ event }) => isSeries(event)))
-          throw new RangeError('One of them is a series already.');
+          throw new UserError('refused', 'One of them is a series already.');
         return replaced(meant, asSeries(meant.map(({ date }) => date)), 'becomes a date', manner);
       case 'makeSingles':
         return singles(meant, manner);

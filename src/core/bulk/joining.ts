@@ -3,6 +3,7 @@ import type { EventTime } from '../model/common';
 import { wallOf, zoneOf } from '../model/common';
 import type { CalendarEvent } from '../model/event';
 import { instantOf } from '../time/zones';
+import { UserError } from '../userError';
 
 const instant = (time: EventTime) => instantOf(wallOf(time), zoneOf(time), 'UTC');
 
@@ -16,13 +17,13 @@ const mostImportant = (events: readonly CalendarEvent[]): number => {
  * Several single events as one: from where the first begins to where the last ends, with everything
  * that any of them says. The first gives what can be only one: its title, place, link and calendar,
  * and where it has none, the next one that has.
- * @throws RangeError when some last whole days and others have hours.
+ * @throws UserError when some last whole days and others have hours.
  */
 export function joined(events: readonly CalendarEvent[]): CalendarEvent {
   const [first, ...others] = events.toSorted((a, b) => instant(a.start) - instant(b.start));
-  if (!first) throw new RangeError('There is nothing to join.');
+  if (!first) throw new UserError('refused', 'There is nothing to join.');
   if (events.some(({ start }) => (start.kind === 'date') !== (first.start.kind === 'date')))
-    throw new RangeError('Whole days and events with hours can’t be joined.');
+    throw new UserError('refused', 'Whole days and events with hours can’t be joined.');
   const all = [first, ...others];
   const pick = (field: 'title' | 'place' | 'link' | 'room') =>
     all.map((event) => event[field].trim()).find(Boolean) ?? '';

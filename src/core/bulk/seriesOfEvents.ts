@@ -6,6 +6,7 @@ import { durationOf, isSeries, isWholeDay } from '../model/event';
 import { plainRule } from '../recurrence/rule';
 import { writeRule } from '../recurrence/writeRule';
 import { DAY, DAYS_A_WEEK } from '../time/civil';
+import { UserError } from '../userError';
 
 const WEEK = DAYS_A_WEEK * DAY;
 
@@ -25,21 +26,23 @@ function evenRule(walls: readonly number[]): string | null {
 /**
  * Single events of the same kind as one series: by a rule where they lie evenly apart, else by dates
  * of their own. The first gives the series; what others say otherwise stays with their dates.
- * @throws RangeError, in words for the person, when they can't be one series.
+ * @throws UserError, in words for the person, when they can't be one series.
  */
 export function asSeries(events: readonly CalendarEvent[]): CalendarEvent {
   const sorted = events.toSorted((a, b) => wallOf(a.start) - wallOf(b.start));
   const [first, ...others] = sorted;
-  if (!first || !others.length) throw new RangeError('A series needs two events or more.');
-  if (sorted.some(isSeries)) throw new RangeError('One of them is a series already.');
+  if (!first || !others.length)
+    throw new UserError('refused', 'A series needs two events or more.');
+  if (sorted.some(isSeries)) throw new UserError('refused', 'One of them is a series already.');
   const isAlike = (event: CalendarEvent) =>
     isWholeDay(event) === isWholeDay(first) &&
     zoneOf(event.start) === zoneOf(first.start) &&
     durationOf(event) === durationOf(first);
   if (!sorted.every(isAlike))
-    throw new RangeError('They last differently long, or are in different zones.');
+    throw new UserError('refused', 'They last differently long, or are in different zones.');
   const walls = sorted.map(({ start }) => wallOf(start));
-  if (new Set(walls).size < walls.length) throw new RangeError('Two of them are at the same time.');
+  if (new Set(walls).size < walls.length)
+    throw new UserError('refused', 'Two of them are at the same time.');
   const rule = evenRule(walls);
   const changedDates = Object.fromEntries(
     others.flatMap((event) => {

@@ -1,6 +1,7 @@
 import isSafe from 'safe-regex2';
 import { foldPlaced } from '../query/fold';
 import type { Matching } from '../model/bulkSteps';
+import { UserError } from '../userError';
 
 /** Replaces what is found in a text. */
 export type Replacer = (text: string) => string;
@@ -16,16 +17,21 @@ const escaped = (text: string) => text.replaceAll(/[.*+?^${}()|[\]\\/-]/g, '\\$&
 const literal = (text: string) => text.replaceAll('$', '$$$$');
 
 function byPattern(find: string, replacement: string): Replacer {
-  if (find.length > MOST_PATTERN) throw new RangeError('The pattern is too long to be checked.');
+  if (find.length > MOST_PATTERN)
+    throw new UserError('refused', 'The pattern is too long to be checked.');
   let pattern: RegExp;
   try {
     pattern = new RegExp(find, 'gu');
   } catch {
-    throw new RangeError('The pattern can’t be read: a bracket or a sign before it is missing.');
+    throw new UserError(
+      'refused',
+      'The pattern can’t be read: a bracket or a sign before it is missing.',
+    );
   }
   // One that repeats a repeat can take years on a short text, and nothing could stop it.
   if (!isSafe(pattern))
-    throw new RangeError(
+    throw new UserError(
+      'refused',
       'The pattern repeats a repeat, which can take for ever. Say it otherwise.',
     );
   return (text) => (text.length > MOST_FOR_PATTERN ? text : text.replaceAll(pattern, replacement));
@@ -55,7 +61,7 @@ function anywhere(find: string, replacement: string): Replacer {
 
 /**
  * What replaces a text by another.
- * @throws RangeError, in words for the person, for a pattern that can't be used.
+ * @throws UserError, in words for the person, for a pattern that can't be used.
  */
 export function replacer(find: string, replacement: string, matching: Matching): Replacer {
   switch (matching) {

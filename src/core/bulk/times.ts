@@ -7,6 +7,7 @@ import { DAY, dayOfWall, formatDate, formatLocal, MINUTE, parseLocal } from '../
 import type { WallMs } from '../time/units';
 import { instantFromWall } from '../time/zones';
 import type { BulkStep } from '../model/bulkSteps';
+import { UserError } from '../userError';
 
 /** Steps that say when an event is. */
 export type TimeStep = Extract<
@@ -28,8 +29,12 @@ export type TimeStep = Extract<
 type Timed = Pick<CalendarEvent, 'start' | 'end'> & Partial<Pick<CalendarEvent, 'keptHours'>>;
 
 /** Why a step can't be done to an event, in words. */
-export class Refusal extends RangeError {
+export class Refusal extends UserError {
   override name = 'Refusal';
+
+  constructor(message: string) {
+    super('refused', message);
+  }
 }
 
 const hasNoHours = () => new Refusal('It lasts whole days and has no hours.');
@@ -120,7 +125,7 @@ export function stepTimes(event: Timed, step: TimeStep, viewZone: string): Timed
       return movedTo(event, wallOf(event.start) + step.days * DAY);
     case 'toDay':
       // What lies how far from the earliest is known where all are: see `planBulk`.
-      throw new RangeError('A day to go to is no step of a single event.');
+      throw new UserError('refused', 'A day to go to is no step of a single event.');
     case 'shiftMinutes':
       if (isWhole) throw hasNoHours();
       return movedTo(event, wallOf(event.start) + step.minutes * MINUTE);

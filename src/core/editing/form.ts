@@ -7,6 +7,7 @@ import { DAY, dayOfWall, formatDate, formatLocal, MINUTE, minuteOfDay } from '..
 import { instantFromWall, wallFromInstant } from '../time/zones';
 import type { DayNumber, MinuteOfDay, WallMs } from '../time/units';
 import { withLength } from './times';
+import { UserError } from '../userError';
 
 /** An event as a form shows it: times by the clock of the event's own zone. */
 export interface EventForm {
@@ -193,7 +194,7 @@ const localOf = (day: DayNumber, minute: number) => formatLocal(localMs(day, min
 /**
  * The event that a form describes. An event made whole-day keeps its hours aside, so that turning
  * back finds them. Call it only when `timesProblem` finds nothing.
- * @throws RangeError when the end lies before the start once zones are looked at.
+ * @throws UserError when the end lies before the start once zones are looked at.
  */
 export function eventFromForm(form: EventForm, event: CalendarEvent): CalendarEvent {
   const { title, calendarId, place, notes, link, room, attendees, availability, visibility } = form;
@@ -234,7 +235,7 @@ export function eventFromForm(form: EventForm, event: CalendarEvent): CalendarEv
   if (lastsForward(start, end)) return { ...rest, ...text, start, end };
   const length = endWall(form) - startWall(form);
   if (zoneOf(start) !== zoneOf(end) || length < 0)
-    throw new RangeError('The end is before the start.');
+    throw new UserError('refused', 'The end is before the start.');
   // It starts in an hour that the clock leaves out, after which it lasts as long as it was to.
   return { ...rest, ...text, ...withLength({ start, end }, length) };
 }

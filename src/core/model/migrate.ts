@@ -1,10 +1,15 @@
 import type { Data, MigrationSteps } from './versions';
 import { MIGRATIONS, SCHEMA_VERSION } from './versions';
 import { z } from './zod';
+import { UserError } from '../userError';
 
 /** Why a stored record can't be used, in words for the person. */
-export class RecordError extends Error {
+export class RecordError extends UserError {
   override name = 'RecordError';
+
+  constructor(message: string) {
+    super('record', message);
+  }
 }
 
 const isPlainObject = (value: unknown) =>

@@ -3,6 +3,7 @@ import type { DayNumber, EpochMs } from '../time/units';
 import { instantFromWall, wallFromInstant } from '../time/zones';
 import type { Hindrance, Participant } from './hindrances';
 import { hinderedOf, HINDRANCES, meets } from './hindrances';
+import { UserError } from '../userError';
 
 /** What is looked for. */
 export interface OpeningWishes {
@@ -107,11 +108,11 @@ function* startsOf({ from, to, minutes, slot, clock }: OpeningWishes): Generator
 /**
  * Every time at which it could be, in order, each with whom it does not suit and why. Neighbours that
  * stand in the same people's way share one list of them.
- * @throws RangeError for a length or a slot that is none.
+ * @throws UserError for a length or a slot that is none.
  */
 export function openings(participants: readonly Participant[], wishes: OpeningWishes): Opening[] {
   if (!(wishes.minutes > 0) || !(wishes.slot > 0))
-    throw new RangeError('It has to last, and to begin at some slot.');
+    throw new UserError('refused', 'It has to last, and to begin at some slot.');
   const judges = participants.map((one) => judge(one, wishes));
   const whys: (Hindrance | null)[] = participants.map(() => null);
   const found: Opening[] = [];

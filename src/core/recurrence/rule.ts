@@ -1,6 +1,7 @@
 import type { Weekday } from '../time/civil';
 import { DAY, dayNumber, daysInMonth, HOUR, MINUTE } from '../time/civil';
 import type { EpochMs, WallMs } from '../time/units';
+import { UserError } from '../userError';
 
 export type Frequency =
   'YEARLY' | 'MONTHLY' | 'WEEKLY' | 'DAILY' | 'HOURLY' | 'MINUTELY' | 'SECONDLY';
@@ -38,8 +39,12 @@ export interface Rule {
 }
 
 /** A rule that can't be read; the message says which part, in words for the person. */
-export class RuleError extends Error {
+export class RuleError extends UserError {
   override name = 'RuleError';
+
+  constructor(message: string) {
+    super('rule', message);
+  }
 }
 
 const FREQUENCIES: readonly string[] = [

@@ -20,6 +20,7 @@ import {
 import type { Edit } from '../change';
 import { eventEdit } from './events';
 import type { Planner, Records } from './plan';
+import { UserError } from '@/core/userError';
 
 /** What merging two calendars would do, for a look before it does. */
 export interface MergePreview {
@@ -31,7 +32,7 @@ export interface MergePreview {
 
 function calendarOf(records: Records, id: string): Calendar {
   const calendar = records.get('calendar', id);
-  if (!calendar) throw new RangeError('This calendar is not here any more.');
+  if (!calendar) throw new UserError('gone', 'This calendar is not here any more.');
   return calendar;
 }
 

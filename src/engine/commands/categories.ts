@@ -4,6 +4,7 @@ import { count } from '@/core/time/words';
 import type { Edit } from '../change';
 import { eventEdit } from './events';
 import type { Planner } from './plan';
+import { UserError } from '@/core/userError';
 
 /** Makes a category (`before` null), or changes one from how it was seen. */
 export const keepCategory: Planner<{ before: Category | null; category: Category }> = (
@@ -17,7 +18,7 @@ export const keepCategory: Planner<{ before: Category | null; category: Category
 /** Takes a category away, and from every event and date that has it. */
 export const removeCategory: Planner<{ id: string }> = ({ records, now }, { id }) => {
   const category = records.get('category', id);
-  if (!category) throw new RangeError('This category is not here any more.');
+  if (!category) throw new UserError('gone', 'This category is not here any more.');
   const without = (ids: readonly string[]) => ids.filter((other) => other !== id);
   const edits = records.all('event').flatMap((before): Edit[] => {
     const dates = Object.entries(before.changedDates);

@@ -14,6 +14,7 @@ import { yieldToEventLoop } from '../yieldToEventLoop';
 import type { Command } from './command';
 import { planOf } from './command';
 import type { Plan } from './plan';
+import { UserError } from '@/core/userError';
 
 /** When a command is given (epoch ms), and how what it does is said. */
 export interface Manner {
@@ -54,8 +55,12 @@ export interface ChangeEntry extends Pick<HistoryEntry, 'id' | 'label' | 'at'> {
 }
 
 /** The person stopped it before anything was changed. */
-class StoppedError extends Error {
+class StoppedError extends UserError {
   override name = 'StoppedError';
+
+  constructor(message: string) {
+    super('stopped', message);
+  }
 }
 
 /** Records that a preview lists. */

@@ -11,11 +11,12 @@ import { quotedTitle } from '@/core/model/titleOf';
 import { count } from '@/core/time/words';
 import type { Edit } from '../change';
 import type { Planner, Records, Situation } from './plan';
+import { UserError } from '@/core/userError';
 
-/** @throws RangeError when it is not there any more. */
+/** @throws UserError when it is not there any more. */
 export function eventOf(records: Records, id: string): CalendarEvent {
   const event = records.get('event', id);
-  if (!event) throw new RangeError('This event is not here any more.');
+  if (!event) throw new UserError('gone', 'This event is not here any more.');
   return event;
 }
 

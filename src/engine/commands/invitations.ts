@@ -38,18 +38,19 @@ import {
 } from '../invitations/outgoing';
 import { takeIn } from '../invitations/takeIn';
 import type { Planner, Records, Situation } from './plan';
+import { UserError } from '@/core/userError';
 
-/** The person as mails name them. @throws RangeError where no address is known. */
+/** The person as mails name them. @throws UserError where no address is known. */
 export function sender(records: Records): MailParty {
   const me = meIn(records);
   if (!mailAddress.safeParse(me.address).success)
-    throw new RangeError('Say first under which mail address others know you.');
+    throw new UserError('refused', 'Say first under which mail address others know you.');
   return me;
 }
 
 export function knownEvent(records: Records, uid: string): CalendarEvent {
   const event = eventOfUid(records, uid);
-  if (!event) throw new RangeError('This event is not here any more.');
+  if (!event) throw new UserError('gone', 'This event is not here any more.');
   return event;
 }
 
@@ -117,7 +118,7 @@ export const answerInvitation: Planner<{
   const me = sender(records);
   const event = knownEvent(records, uid);
   const { organizer } = event;
-  if (!organizer) throw new RangeError('Nobody else asks to this event.');
+  if (!organizer) throw new UserError('refused', 'Nobody else asks to this event.');
   const mails = mailsOf(records, uid);
   const settings = records.get('settings', 'mine') ?? DEFAULT_SETTINGS;
   const before = partOf(event, me.address);
@@ -171,7 +172,7 @@ export const proposeTime: Planner<{
   const me = sender(records);
   const event = knownEvent(records, uid);
   const { organizer } = event;
-  if (!organizer) throw new RangeError('Nobody else asks to this event.');
+  if (!organizer) throw new UserError('refused', 'Nobody else asks to this event.');
   const asked = dateAsEvent(event, key);
   const part = partOf(event, me.address) ?? { ...me, role: 'required' as const };
   const mine: Attendee = { ...part, answer: 'tentative', ...(line && { line }) };
@@ -278,7 +279,8 @@ export const remindSilent: Planner<{ uid: string; line: string }> = (
 function proposalOf(records: Records, mailId: string) {
   const mail = records.get('mail', mailId);
   const message = mail && messagesOf(mail).find(({ method }) => method === 'counter');
-  if (!mail || !message || mail.isDone) throw new RangeError('This proposal is settled already.');
+  if (!mail || !message || mail.isDone)
+    throw new UserError('gone', 'This proposal is settled already.');
   return { mail, message, event: knownEvent(records, mail.uid) };
 }
 
@@ -353,7 +355,7 @@ export const turnDownProposal: Planner<{ mailId: string; line: string }> = (
 
 function heldMail(records: Records, mailId: string): Mail {
   const mail = records.get('mail', mailId);
-  if (!mail?.held || mail.isDone) throw new RangeError('This message is settled already.');
+  if (!mail?.held || mail.isDone) throw new UserError('gone', 'This message is settled already.');
   return mail;
 }
 

@@ -9,6 +9,7 @@ import { count } from '@/core/time/words';
 import type { Edit } from '../change';
 import { eventEdit } from './events';
 import type { Planner, Records } from './plan';
+import { UserError } from '@/core/userError';
 
 /** Holds times that are offered: the offer, with a tentative event for each. */
 export const keepOffer: Planner<{ offer: Offer; events: readonly CalendarEvent[] }> = (
@@ -37,7 +38,7 @@ export const takeOffer: Planner<{ id: string; start: EpochMs }> = (
   const offer = records.get('offer', id);
   const time = offer?.times.find((one) => one.start === start);
   const held = time && records.get('event', time.eventId);
-  if (!offer || !held) throw new RangeError('This time is not held any more.');
+  if (!offer || !held) throw new UserError('gone', 'This time is not held any more.');
   const guests = offer.guestIds.map((guest) => ({ id: guest, isRequired: true }));
   const attendees = attendeesOf(guests, records.all('person'));
   const taken = revised(held, { title: offer.title, availability: 'busy', attendees }, now);

@@ -15,6 +15,7 @@ import { askedOf, mailsOf } from '../invitations/correspondence';
 import { mailOut } from '../invitations/outgoing';
 import { answersTo, knownEvent, sender } from './invitations';
 import type { Planner } from './plan';
+import { UserError } from '@/core/userError';
 
 /** Passes an invitation on to somebody else, who is asked instead; who asks is told. */
 export const passInvitationOn: Planner<{ uid: string; to: MailParty; line: string }> = (
@@ -24,16 +25,17 @@ export const passInvitationOn: Planner<{ uid: string; to: MailParty; line: strin
   const me = sender(records);
   const event = knownEvent(records, uid);
   const { organizer } = event;
-  if (!organizer) throw new RangeError('Nobody else asks to this event.');
+  if (!organizer) throw new UserError('refused', 'Nobody else asks to this event.');
   if (!mailAddress.safeParse(to.address).success)
-    throw new RangeError(`No mail address of ${sayParty(to)} is known.`);
+    throw new UserError('refused', `No mail address of ${sayParty(to)} is known.`);
   if (event.attendees.some(({ address }) => isSameAddress(address, to.address)))
-    throw new RangeError(`${sayParty(to)} is asked already.`);
+    throw new UserError('refused', `${sayParty(to)} is asked already.`);
   if (!lets(event, 'mayPassOn'))
-    throw new RangeError(`${sayParty(organizer)} wants this not to be passed on.`);
+    throw new UserError('refused', `${sayParty(organizer)} wants this not to be passed on.`);
   const { sequence, alone } = answersTo(mailsOf(records, uid), event);
   if (alone)
-    throw new RangeError(
+    throw new UserError(
+      'refused',
       `You were asked to one date of ${quotedTitle(event)} only: that can’t be passed on.`,
     );
   const part = partOf(event, me.address) ?? {

@@ -20,6 +20,7 @@ import { askEvents } from '../queries/asked';
 import { answerInvitation } from './invitations';
 import { eventEdit } from './events';
 import type { Plan, Planner, Situation } from './plan';
+import { UserError } from '@/core/userError';
 
 type Of<Kind extends SharedChange['kind']> = Extract<SharedChange, { kind: Kind }>;
 
@@ -33,19 +34,20 @@ function writerOf({ records }: Situation, shareId: string, said: string): string
   return person?.name ?? `${said} (name not checked)`;
 }
 
-/** The share that a change came by. @throws RangeError where it allows no change (any more). */
+/** The share that a change came by. @throws UserError where it allows no change (any more). */
 function allowing({ records, now }: Situation, shareId: string, by: string): Share {
   const share = records.get('share', shareId);
   if (!share || !mayChange(share.level) || (share.expires !== null && share.expires <= now))
-    throw new RangeError(`${by} may not change this any more: nothing was changed.`);
+    throw new UserError('refused', `${by} may not change this any more: nothing was changed.`);
   return share;
 }
 
-/** @throws RangeError where what is meant is no date of a series, or a series whole: that is nobody's but the owner's to change. */
+/** @throws UserError where what is meant is no date of a series, or a series whole: that is nobody's but the owner's to change. */
 function assertDate(event: CalendarEvent, { key }: SharedRef, by: string): void {
   const isWhole = key === null;
   if (isSeries(event) ? !isWhole && hasDate(event, key) : isWhole) return;
-  throw new RangeError(
+  throw new UserError(
+    'refused',
     isWhole
       ? `${by} may change single dates of ${quotedTitle(event)}, and not all of it: it stays as it is.`
       : `${by} changed a date that ${quotedTitle(event)} does not have: nothing was changed.`,
@@ -59,18 +61,21 @@ function hasDate(event: CalendarEvent, key: string): boolean {
   return keyOfWall(event, wall) === key && nextStarts(seriesOf(event), wall, 1)[0] === wall;
 }
 
-/** The event that is meant. @throws RangeError where it is not there, or was never theirs to change. */
+/** The event that is meant. @throws UserError where it is not there, or was never theirs to change. */
 function sharedEvent(situation: Situation, share: Share, { by }: SharedChange, of: SharedRef) {
   const event = situation.records.get('event', of.eventId);
   if (!event || event.removedAt !== undefined)
-    throw new RangeError(`${by} changed an event that is not here any more.`);
+    throw new UserError('gone', `${by} changed an event that is not here any more.`);
   const seen = askEvents(situation, sharedQuery(situation.records, share.of, situation.now), null);
   assertDate(event, of, by);
   const date = dateAsEvent(event, of.key);
   const calendar = situation.records.get('calendar', event.calendarId);
   const isTheirs = seen.some(({ id }) => id === event.id) && date.visibility !== 'private';
   if (!isTheirs || !calendar || calendar.feed)
-    throw new RangeError(`${by} may not change ${quotedTitle(event)}: it stays as it is.`);
+    throw new UserError(
+      'refused',
+      `${by} may not change ${quotedTitle(event)}: it stays as it is.`,
+    );
   return { event, date };
 }
 
@@ -160,7 +165,7 @@ function changed(situation: Situation, share: Share, change: Of<'change'>): Plan
   };
 }
 
-/** The calendar that what others add goes to. @throws RangeError where there is none. */
+/** The calendar that what others add goes to. @throws UserError where there is none. */
 function calendarFor({ records }: Situation, { of }: Share): string {
   if (of.kind === 'calendar') return of.id;
   const chosen = records.get('lens', of.id)?.view.calendarIds;
@@ -169,7 +174,8 @@ function calendarFor({ records }: Situation, { of }: Share): string {
     .filter((one) => !one.feed && one.removedAt === undefined)
     .sort((a, b) => a.order - b.order);
   const found = own.find(({ id }) => !chosen || chosen.includes(id));
-  if (!found) throw new RangeError('There is no calendar here that it could be added to.');
+  if (!found)
+    throw new UserError('refused', 'There is no calendar here that it could be added to.');
   return found.id;
 }
 
@@ -215,10 +221,13 @@ function removed(situation: Situation, share: Share, change: Of<'remove'>): Plan
 function answered(situation: Situation, share: Share, change: Of<'answer'>): Plan | null {
   const { by, uid, key, answer } = change;
   if (share.level !== 'act')
-    throw new RangeError(`${by} may not answer for you: nothing was answered.`);
+    throw new UserError('refused', `${by} may not answer for you: nothing was answered.`);
   const seen = askEvents(situation, sharedQuery(situation.records, share.of, situation.now), null);
   if (!seen.some((event) => event.uid === uid))
-    throw new RangeError(`${by} may answer only what is on what you share: nothing was answered.`);
+    throw new UserError(
+      'refused',
+      `${by} may answer only what is on what you share: nothing was answered.`,
+    );
   const plan = answerInvitation(situation, { uid, key, answer, line: '' });
   return plan && { ...plan, label: `${by}, for you: ${plan.label}` };
 }

@@ -20,14 +20,15 @@ import { instantOf, wallFromInstant } from '@/core/time/zones';
 import type { Edit } from '../change';
 import { eventEdit } from './events';
 import type { Planner, Records } from './plan';
+import { UserError } from '@/core/userError';
 
 const taskEdit = ({ before, after }: TaskEdit): Edit => ({ type: 'task', before, after });
 
-/** @throws RangeError when it is not there any more. */
+/** @throws UserError when it is not there any more. */
 function taskOf(records: Records, id: string): Task {
   const task = records.get('task', id);
   if (!task || task.removedAt !== undefined)
-    throw new RangeError('This task is not here any more.');
+    throw new UserError('gone', 'This task is not here any more.');
   return task;
 }
 
@@ -110,7 +111,7 @@ export interface TaskChangeRequest {
 
 /**
  * What becomes of many tasks by several steps, in order of when they are due.
- * @throws RangeError for a pattern that can't be used.
+ * @throws UserError for a pattern that can't be used.
  */
 export function changedTasks(
   records: Records,
@@ -128,7 +129,7 @@ export function changedTasks(
   });
 }
 
-/** Does several things to many tasks. @throws RangeError for a pattern that can't be used. */
+/** Does several things to many tasks. @throws UserError for a pattern that can't be used. */
 export const changeTasks: Planner<TaskChangeRequest> = ({ records, now }, request) => {
   const changed = changedTasks(records, request, now).filter(({ isChanged }) => isChanged);
   if (!changed.length) return null;

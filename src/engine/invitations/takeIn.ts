@@ -41,6 +41,7 @@ import {
   writtenOf,
 } from './correspondence';
 import { currentState } from './outgoing';
+import { UserError } from '@/core/userError';
 
 /** A text that came, as a mail or a file. */
 export interface Came {
@@ -61,7 +62,13 @@ export interface TakenIn {
 }
 
 /** Why a message is not taken in, in words for the person. */
-export class NotTaken extends Error {}
+export class NotTaken extends UserError {
+  override name = 'NotTaken';
+
+  constructor(message: string) {
+    super('refused', message);
+  }
+}
 
 /** It is here already. */
 export class CameBefore extends NotTaken {}

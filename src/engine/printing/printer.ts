@@ -32,6 +32,7 @@ import type { Asked } from '../queries/asked';
 import { askDates } from '../queries/asked';
 import type { Tasks } from '../tasks/tasks';
 import { yieldToEventLoop } from '../yieldToEventLoop';
+import { UserError } from '@/core/userError';
 
 /** What is put on paper: the days that are seen, what was found, tasks, or the page of one event. */
 export type PrintedThing =
@@ -56,8 +57,12 @@ interface Parts extends Asked {
 }
 
 /** It was asked for again, otherwise, before it was done. */
-class Superseded extends Error {
+class Superseded extends UserError {
   override name = 'Superseded';
+
+  constructor(message: string) {
+    super('superseded', message);
+  }
 }
 
 /** What is put on paper, laid out. Nothing here changes anything. */

@@ -40,6 +40,7 @@ import { locate } from '../queries/whereabouts';
 import { partsOfId } from '@/core/agenda/occurrence';
 import type { Repository } from '../repository';
 import type { SendMessage } from './outbox';
+import { UserError } from '@/core/userError';
 
 /** A reminder as it is shown: with its event as that stands now. */
 export interface ShownReminder {
@@ -182,10 +183,10 @@ export class Reminders {
     return this.standing?.toSend ?? [];
   }
 
-  /** Writes the letter of the day now, whatever its time is. @throws RangeError where no address is known. */
+  /** Writes the letter of the day now, whatever its time is. @throws UserError where no address is known. */
   async writeLetter(now: EpochMs, wording: ReminderWording): Promise<void> {
     if (!this.settings.reminding.mail)
-      throw new RangeError('There is no mail address to write to yet.');
+      throw new UserError('refused', 'There is no mail address to write to yet.');
     await this.renew((last) => {
       const day = dayOfWall(wallFromInstant(now, wording.clock));
       return queued(last ?? beginning(now), [this.letter(day, now, wording, `now${now}`)]);

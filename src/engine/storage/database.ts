@@ -1,5 +1,6 @@
 import type { IDBPDatabase, IDBPTransaction } from 'idb';
 import { openDB } from 'idb';
+import { UserError } from '@/core/userError';
 
 /** The one shelf of a database: texts by key. Named as the platform's storage named it at first. */
 const ENTRIES = 'entries';
@@ -14,7 +15,7 @@ const GONE = 'null';
 export type Durability = 'strict' | 'relaxed';
 
 /** Why a database can't be used, in words for the person. */
-export class StorageError extends Error {
+export class StorageError extends UserError {
   override name = 'StorageError';
 
   /** `isNewer`: a newer version of the app has it; this one must not write any more. */
@@ -22,7 +23,7 @@ export class StorageError extends Error {
     message: string,
     readonly isNewer = false,
   ) {
-    super(message);
+    super('storage', message);
   }
 }
 

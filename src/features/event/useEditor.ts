@@ -19,6 +19,7 @@ import { patternOnDay, writeRepeat } from '@/core/recurrence/repeat';
 import { dayOfWall } from '@/core/time/civil';
 import { useDraft } from '@/data/drafts';
 import type { Preferences } from '@/data/preferences';
+import { UserError } from '@/core/userError';
 
 const fields = z.object({
   title: z.string(),
@@ -91,7 +92,7 @@ function seriesAhead(event: CalendarEvent, key: string, edit: DateEdit): Calenda
   try {
     return editSeries(event, key, edit, { ...plan, scope: 'later' }).at(-1)!.after;
   } catch (error) {
-    if (error instanceof RangeError) return event;
+    if (error instanceof UserError) return event;
     throw error;
   }
 }

@@ -4,6 +4,7 @@ import { useEngine } from '@/data/engineContext';
 import { useMessages } from '@/data/messages';
 import { hasRoomFor } from '@/data/persistence';
 import type { Attachment } from '@/engine/files/attachmentStore';
+import { describeError } from '@/core/userError';
 
 /** What can be done with files on events. */
 export function useFiles() {
@@ -23,7 +24,7 @@ export function useFiles() {
         try {
           kept.push(await engine.files.keepFile(file, Date.now()));
         } catch (error) {
-          complain((error as Error).message);
+          complain(describeError(error));
         }
       }
       if (!kept.length) return;

@@ -12,6 +12,7 @@ import type { RestorePreview } from '@/engine/files/backupService';
 import { Card } from '@/ui/Card';
 import { Dialog } from '@/ui/Dialog';
 import { sayInstant } from '@/features/calendars/sayInstant';
+import { describeError } from '@/core/userError';
 
 const changes = ({ kinds }: RestorePreview) =>
   kinds.reduce((sum, { added, changed, gone }) => sum + added + changed + gone, 0);
@@ -121,7 +122,7 @@ export function BackupCard() {
         `Saved everything to ${name}: ${count(records, 'record')}, ${count(files, 'file')}${more}`,
       );
     } catch (error) {
-      complain(`No backup was made. ${(error as Error).message}`);
+      complain(`No backup was made. ${describeError(error)}`);
     }
   }
 
@@ -129,7 +130,7 @@ export function BackupCard() {
     try {
       if (engine) setPreview(await engine.files.previewRestore(file));
     } catch (error) {
-      complain(`${file.name}: ${(error as Error).message}`);
+      complain(`${file.name}: ${describeError(error)}`);
     }
   }
 
@@ -138,7 +139,7 @@ export function BackupCard() {
     try {
       if (engine) say(await engine.files.restore(Date.now()), { offers: ['undo'] });
     } catch (error) {
-      complain(`That could not be restored: ${(error as Error).message}`);
+      complain(`That could not be restored. ${describeError(error)}`);
     }
   }
 

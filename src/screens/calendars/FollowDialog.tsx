@@ -14,6 +14,7 @@ import { Dialog } from '@/ui/Dialog';
 import { TextField } from '@/ui/TextField';
 import { ToggleChip } from '@/ui/ToggleChip';
 import { STAND_INS } from '@/features/calendars/StandInState';
+import { describeError } from '@/core/userError';
 
 const HOURLY = 60;
 
@@ -47,7 +48,7 @@ export function FollowDialog({
       setName(found.name || file?.name.replace(/\.[^.]*$/, '') || 'Followed calendar');
       setStep({ kind: 'found', look: found, file });
     } catch (error) {
-      setStep({ kind: 'ask', problem: (error as Error).message });
+      setStep({ kind: 'ask', problem: describeError(error) });
     }
   }
 

@@ -28,6 +28,7 @@ import { NumberField } from '@/ui/NumberField';
 import { Page } from '@/ui/Page';
 import type { Scopes } from './ScopesCard';
 import { ScopesCard } from './ScopesCard';
+import { describeError } from '@/core/userError';
 
 type Way = 'change' | BulkDeed['kind'];
 
@@ -187,7 +188,7 @@ export function ChangeScreen() {
       )}
       {error && (
         <HelperText type="error" role="alert" padding="none">
-          {error.message}
+          {describeError(error)}
         </HelperText>
       )}
       <View style={styles.buttons}>

@@ -22,6 +22,7 @@ import { Mark } from '@/ui/Mark';
 import { Page } from '@/ui/Page';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
+import { describeError } from '@/core/userError';
 
 /** Rows shown at once; bringing some back or clearing shows the others. */
 const ROWS = 200;
@@ -108,7 +109,7 @@ export function RemovedScreen() {
       await engine?.commands.clearRemoved(Date.now());
       say(`Cleared ${what} for good.`);
     } catch (error) {
-      complain(`They could not be cleared: ${(error as Error).message}`);
+      complain(`They could not be cleared. ${describeError(error)}`);
     }
   }
 

@@ -13,6 +13,7 @@ import { resetStore } from '@/engine/client';
 import { Card } from '@/ui/Card';
 import { Dialog } from '@/ui/Dialog';
 import { usePalette } from '@/ui/theme/theme';
+import { describeError } from '@/core/userError';
 
 const A_YEAR = 365;
 
@@ -60,7 +61,7 @@ export function FreeableCard({ today }: { today: number }) {
       setDemo(false);
       say('The demo was taken away. It begins afresh when it is opened.');
     } catch (error) {
-      complain(`The demo could not be taken away: ${(error as Error).message}`);
+      complain(`The demo could not be taken away. ${describeError(error)}`);
     }
   }
 

@@ -13,6 +13,7 @@ import { paletteOf } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
 import type { ChangeSettings } from './change';
 import { AUTO } from './change';
+import { describeError } from '@/core/userError';
 
 interface Props {
   settings: Settings;
@@ -41,7 +42,7 @@ function PictureChoice({ settings, onChange }: Props) {
       const { id, name, bytes } = kept;
       onChange({ todayPicture: { id, name, bytes } }, 'Changed the picture behind Today');
     } catch (error) {
-      complain((error as Error).message);
+      complain(describeError(error));
     }
   }
 

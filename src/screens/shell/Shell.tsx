@@ -26,6 +26,7 @@ import { useKeptFocus } from './useKeptFocus';
 import { useCommandKey } from './useCommandKey';
 import { usePrintKey } from './usePrintKey';
 import { useUndoKeys } from './useUndoKeys';
+import { describeError } from '@/core/userError';
 
 /** Nothing of the week waits for them. */
 const AskBarsLater = later(() => import('./AskBars').then(({ AskBars }) => AskBars));
@@ -50,7 +51,7 @@ export function Shell({ children }: { children: ReactNode }) {
   const { complain } = useMessages();
   useEffect(() => {
     keepForOffline().catch((error: Error) =>
-      complain(`The app can’t be kept for use offline: ${error.message}`),
+      complain(`The app can’t be kept for use offline. ${describeError(error)}`),
     );
   }, [complain]);
   return (

@@ -12,6 +12,7 @@ import { isReady } from '@/features/steps/newStep';
 import { PreviewLater } from '@/features/steps/later';
 import { StepsCard } from '@/features/steps/StepsCard';
 import { Dialog } from '@/ui/Dialog';
+import { describeError } from '@/core/userError';
 
 interface Props {
   ids: readonly string[];
@@ -67,7 +68,7 @@ export function ChangeTasksDialog({ ids, onClose }: Props) {
         />
         {error && (
           <HelperText type="error" role="alert" padding="none">
-            {error.message}
+            {describeError(error)}
           </HelperText>
         )}
         {ready.length > 0 && preview && !error && (

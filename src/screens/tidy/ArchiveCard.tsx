@@ -12,6 +12,7 @@ import { usePreferences } from '@/data/preferences';
 import { useOverBefore } from '@/data/tidying';
 import { Card } from '@/ui/Card';
 import { DayField } from '@/ui/DayField';
+import { describeError } from '@/core/userError';
 
 const A_YEAR = 365;
 
@@ -39,7 +40,7 @@ export function ArchiveCard() {
       }
       await act({ kind: 'archiveEvents', ids, file: `${file.name}.ics` });
     } catch (error) {
-      complain(`Nothing was archived: ${(error as Error).message}`);
+      complain(`Nothing was archived. ${describeError(error)}`);
     }
     setBusy(false);
   }

@@ -1,3 +1,4 @@
+import { RefusedEdit } from './fit';
 import fc from 'fast-check';
 import { EventIndex } from '../../agenda/eventIndex';
 import type { CalendarEvent } from '../../model/event';
@@ -294,7 +295,7 @@ describe('every date', () => {
     ]);
     expect(() =>
       editSeries(event, key, edit, { scope: 'every', fate: 'keep', names: NAMES, now: 9 }),
-    ).toThrow(RangeError);
+    ).toThrow(RefusedEdit);
     // Its hours can still be moved.
     const [later] = run(event, key, movedTo('2026-12-31T11:00:00'), 'every');
     expect(later!.rule).toBe('FREQ=MONTHLY;BYDAY=MO,TU,WE,TH,FR;BYSETPOS=-1');

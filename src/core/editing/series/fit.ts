@@ -3,10 +3,15 @@ import { MAX_DATES, ruleStarts } from '../../recurrence/expand';
 import type { Rule } from '../../recurrence/rule';
 import type { Shifted } from './shift';
 import type { WallMs } from '../../time/units';
+import { UserError } from '../../userError';
 
 /** An edit that can't be done; the message says why, in words for the person. */
-export class RefusedEdit extends RangeError {
+export class RefusedEdit extends UserError {
   override name = 'RefusedEdit';
+
+  constructor(message: string) {
+    super('refused', message);
+  }
 }
 
 /** A series after all of its dates moved: wall ms on the clock that it has then. */

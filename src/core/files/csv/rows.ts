@@ -16,6 +16,7 @@ import { readStretch } from './moments';
 import { readNames } from './names';
 import { rowUid } from './rowUid';
 import type { Table } from './table';
+import { UserError } from '../../userError';
 
 /** How the rows of a table are to be read. */
 export interface TableReading {
@@ -31,18 +32,18 @@ export interface TableReading {
 
 type Cells = (meaning: ColumnMeaning) => string;
 
-/** What a cell says of when; null for an empty one. @throws RangeError where it says neither day nor time. */
+/** What a cell says of when; null for an empty one. @throws UserError where it says neither day nor time. */
 function stretchIn(cell: string, is: string, { order, zone }: TableReading): Stretch | null {
   if (cell === '') return null;
   const read = readStretch(cell, order, zone);
-  if (!read) throw new RangeError(`“${cell}” is not a ${is}`);
+  if (!read) throw new UserError('unreadable', `“${cell}” is not a ${is}`);
   return read;
 }
 
 /** A cell for a day, which may say a time too, and a last one. */
 function daysIn(cell: string, reading: TableReading): Stretch | null {
   const read = stretchIn(cell, 'date', reading);
-  if (read && read.from.day === null) throw new RangeError(`“${cell}” is not a date`);
+  if (read && read.from.day === null) throw new UserError('unreadable', `“${cell}” is not a date`);
   return read;
 }
 
@@ -51,7 +52,8 @@ function timesIn(cell: string, reading: TableReading): Stretch | null {
   const hour = parseClock(cell);
   if (hour !== null) return { from: { day: null, minute: hour }, to: null };
   const read = stretchIn(cell, 'time', reading);
-  if (read && read.from.minute === null) throw new RangeError(`“${cell}” is not a time`);
+  if (read && read.from.minute === null)
+    throw new UserError('unreadable', `“${cell}” is not a time`);
   return read;
 }
 
@@ -95,19 +97,20 @@ export function readLength(text: string): number | null {
 /** An end on a clock without a date that is earlier than its start is on the next day, unless that were most of a day. */
 const LONGEST_NIGHT = 12 * 60;
 
-/** The zone that a row is on. @throws RangeError where it names one that nobody knows. */
+/** The zone that a row is on. @throws UserError where it names one that nobody knows. */
 function zoneOf(cells: Cells, { zone }: TableReading): string {
   const name = cells('zone');
   if (name === '') return zone;
   const known = zoneKnownAs(name);
-  if (known === null) throw new RangeError(`“${name}” is not a time zone that is known`);
+  if (known === null)
+    throw new UserError('unreadable', `“${name}” is not a time zone that is known`);
   return known;
 }
 
 function readSpan(cells: Cells, table: TableReading) {
   const reading = { ...table, zone: zoneOf(cells, table) };
   const days = daysIn(cells('startDate'), reading);
-  if (!days) throw new RangeError('there is no start date');
+  if (!days) throw new UserError('unreadable', 'there is no start date');
   const lastDays = daysIn(cells('endDate'), reading);
   const startDay = days.from.day!;
   const endDay = lastDays?.from.day ?? days.to?.day ?? null;
@@ -115,7 +118,7 @@ function readSpan(cells: Cells, table: TableReading) {
   const from = times?.from.minute ?? days.from.minute;
   if (from === null || YES.test(cells('wholeDay'))) {
     const last = endDay ?? startDay;
-    if (last < startDay) throw new RangeError('the last day is before the first');
+    if (last < startDay) throw new UserError('unreadable', 'the last day is before the first');
     return {
       start: { kind: 'date' as const, date: formatDate(startDay) },
       end: { kind: 'date' as const, date: formatDate(last + 1) },
@@ -128,10 +131,10 @@ function readSpan(cells: Cells, table: TableReading) {
     null;
   const written = cells('length');
   const length = written === '' ? reading.defaultLength : readLength(written);
-  if (length === null) throw new RangeError(`“${written}” is not a length`);
+  if (length === null) throw new UserError('unreadable', `“${written}” is not a length`);
   const start = startDay * DAY + from * MINUTE;
   const end = to === null ? start + length * MINUTE : endOf({ startDay, endDay, from, to });
-  if (end < start) throw new RangeError('the end is before the start');
+  if (end < start) throw new UserError('unreadable', 'the end is before the start');
   return timesOver(
     { start, end, wholeDay: false, ...(to === null && { lasts: true }) },
     reading.zone,
@@ -223,11 +226,13 @@ export function readRows(table: Table, reading: TableReading): FileContents {
       const calendar = rawCell(cells, reading.columns.calendar).trim();
       if (calendar) contents.calendarNames.set(draft.uid, calendar);
     } catch (error) {
-      if (!(error instanceof RangeError)) throw error;
+      if (!(error instanceof RangeError || error instanceof UserError)) throw error;
+      const why =
+        error instanceof UserError ? error.message : 'a date or time of it does not exist';
       const title = rawCell(cells, reading.columns.title).trim();
       const named = title ? `“${title}”` : 'A row without a title';
       contents.leftOut++;
-      contents.skipped.push({ line, what: `${named} stays out: ${error.message}.` });
+      contents.skipped.push({ line, what: `${named} stays out: ${why}.` });
     }
   }
   if (alike.length) contents.notes.push(sayAlike(alike));

@@ -1,8 +1,6 @@
 import type { EventTime, JcalComponent, JcalProperty } from '../../model/common';
 import type { EpochMs } from '../../time/units';
 import { checkRecord } from '../../model/records';
-import { RecordError } from '../../model/migrate';
-import { RuleError } from '../../recurrence/rule';
 import { quotedTitle } from '../../model/titleOf';
 import type { AnswerDraft } from './answers';
 import type { CarriedCalendar } from './carried';
@@ -19,6 +17,7 @@ import type { RawComponent } from './scan';
 import { FileError, scanComponents } from './scan';
 import { faultyTime } from './faultyTimes';
 import { FileZones } from './zoneOfFile';
+import { UserError, userErrorCode } from '../../userError';
 
 /** One date of a series that is elsewhere; the draft can also stand by itself. */
 export interface LooseDate {
@@ -388,12 +387,14 @@ function looseDate(entry: ReadEntry, isOwnFile: boolean): LooseDate {
 }
 
 function isReadError(error: unknown): error is Error {
-  return error instanceof RangeError || error instanceof RuleError || error instanceof RecordError;
+  return error instanceof RangeError || error instanceof UserError;
 }
 
 /** Why an entry can't be read: the words of its file say more than what was made of them. */
 const faultOf = (error: Error, { lines }: RawComponent): string =>
-  (error instanceof RangeError ? faultyTime(lines) : null) ?? error.message;
+  (error instanceof RangeError || userErrorCode(error) === 'unreadable'
+    ? faultyTime(lines)
+    : null) ?? (error instanceof UserError ? error.message : 'a date or time of it does not exist');
 
 /**
  * Reads the text of an iCalendar file, giving others a turn after each batch. Entries that are

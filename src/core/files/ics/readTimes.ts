@@ -7,6 +7,7 @@ import { instantFromWall, wallFromInstant } from '../../time/zones';
 import { dateKeyOf } from '../../agenda/series';
 import { property } from './jcal';
 import type { FileZones } from './zoneOfFile';
+import { UserError } from '../../userError';
 
 /** A jCal date or date-time with its TZID as a time of the model. */
 function timeFrom(value: string, tzid: string | undefined, zones: FileZones): EventTime {
@@ -48,14 +49,14 @@ const readDuration = (text: string) => parseDuration(text) ?? { days: 0, ms: 0 }
 /** The longest that an event lasts, in ms. */
 const LONGEST = 50 * 366 * DAY;
 
-/** @throws RangeError for a length (ms) that no calendar could show. */
+/** @throws UserError for a length (ms) that no calendar could show. */
 export function assertLength(length: number): void {
-  if (length > LONGEST) throw new RangeError('it lasts longer than 50 years');
+  if (length > LONGEST) throw new UserError('unreadable', 'it lasts longer than 50 years');
 }
 
 /**
  * The time a duration after another.
- * @throws RangeError where it is too long.
+ * @throws UserError where it is too long.
  */
 export function addDuration(start: EventTime, text: string): EventTime {
   const { days, ms } = readDuration(text);
@@ -73,14 +74,15 @@ export function addDuration(start: EventTime, text: string): EventTime {
 /**
  * Start and end of a component: DTEND, else DURATION, else the day for a date and nothing for a
  * time (RFC 5545 §3.6.1). `note` tells of an end that had to be set right.
- * @throws RangeError when there is no start, or one that does not exist.
+ * @throws UserError when there is no start, or one that does not exist.
  */
 export function readSpan(
   component: JcalComponent,
   zones: FileZones,
 ): { start: EventTime; end: EventTime; clockDays?: number; note?: string } {
   const dtstart = property(component, 'dtstart');
-  if (!dtstart || typeof dtstart[3] !== 'string') throw new RangeError('it has no start');
+  if (!dtstart || typeof dtstart[3] !== 'string')
+    throw new UserError('unreadable', 'it has no start');
   const start = timeFrom(dtstart[3], tzidOf(dtstart), zones);
   wallOf(start);
   const dtend = property(component, 'dtend');
