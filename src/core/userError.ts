@@ -12,6 +12,7 @@ export const USER_ERROR_CODES = [
   'mail',
   'stopped',
   'superseded',
+  'interrupted',
 ] as const;
 export type UserErrorCode = (typeof USER_ERROR_CODES)[number];
 

@@ -1,6 +1,7 @@
 import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import type { CommandProgress, Done } from '@/engine/commands/commands';
+import { watchWorker } from '@/engine/interruption';
 import { newArrival } from './arrival';
 import { UserError } from '@/core/userError';
 import { useDo } from './commands';
@@ -80,6 +81,35 @@ test.each([
   const { done, said } = await doing();
   expect(done).toBe(false);
   expect(said).toMatchObject({ text, isProblem: true });
+});
+
+describe('where the app restarts while something is saved', () => {
+  const label = 'Removed the lens Desk';
+  async function interrupted(isKept: boolean) {
+    const fail = watchWorker();
+    mockCommands.do.mockImplementationOnce((_command, { now }: { now: number }) => {
+      const done = isKept ? [{ id: 'c1', label, at: now, isHere: false }] : [];
+      const changes = () => Promise.resolve({ done, undone: [] });
+      mockWhenOpen.mockResolvedValueOnce({ commands: { changes } });
+      fail();
+      return new Promise(() => undefined);
+    });
+    return doing();
+  }
+
+  test('it is said that it was kept, where the history has it', async () => {
+    expect(await interrupted(true)).toMatchObject({
+      done: true,
+      said: { text: `${label}. The app restarted meanwhile.` },
+    });
+  });
+
+  test('else that it was not, and to do it again', async () => {
+    expect(await interrupted(false)).toMatchObject({
+      done: false,
+      said: { text: 'The app restarted before this was saved: do it again.', isProblem: true },
+    });
+  });
 });
 
 test('before the store is open, that is said, and it is done once it is', async () => {

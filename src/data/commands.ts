@@ -1,6 +1,7 @@
 import { useCallback } from 'react';
 import type { Command } from '@/engine/commands/command';
-import type { CommandProgress, Preview } from '@/engine/commands/commands';
+import type { CommandProgress, Done, Preview } from '@/engine/commands/commands';
+import { orInterrupted } from '@/engine/interruption';
 import { proxy } from 'comlink';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
@@ -47,7 +48,8 @@ export function useDo(): Do {
         const stop = { label: 'Stop', run: () => void there.commands.stop() };
         const onProgress = ({ done, total }: CommandProgress) =>
           tell(`${done.toLocaleString('en')} of ${total.toLocaleString('en')} …`, [stop]);
-        const done = await there.commands.do(command, manner, proxy(onProgress));
+        const doing = there.commands.do(command, manner, proxy(onProgress));
+        const done = await orInterrupted(doing as Promise<Done | null>);
         if (!done) return false;
         const { label, isKept, about, met } = done;
         noteTouched(met);
@@ -56,6 +58,14 @@ export function useDo(): Do {
         if (isKept && store === 'own') void askToPersist();
         return true;
       } catch (error) {
+        if (userErrorCode(error) === 'interrupted') {
+          // Whether it was kept is known once the store is open again: its history says so.
+          const { done } = await (await whenOpen()).commands.changes();
+          const kept = done.find(({ at }) => at === manner.now);
+          if (kept) say(`${kept.label}. The app restarted meanwhile.`, { offers: ['undo'] });
+          else complain('The app restarted before this was saved: do it again.');
+          return kept !== undefined;
+        }
         const isAboutStore = ['storage', 'readOnly'].includes(userErrorCode(error) ?? '');
         complain(isAboutStore ? `Not saved. ${describeError(error)}` : describeError(error));
         return false;

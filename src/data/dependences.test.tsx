@@ -46,6 +46,23 @@ async function askedAfter(changed: Partial<Announcement>): Promise<string[]> {
   return asked;
 }
 
+test('pages being printed follow what is changed', async () => {
+  const client = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });
+  let times = 0;
+  const leave = new QueryObserver(client, {
+    queryKey: ['printPages', { clock: 'UTC' }],
+    queryFn: () => ++times,
+  }).subscribe(() => undefined);
+  await client.refetchQueries();
+  const before = times;
+  await askAgain(client, { ...NOTHING, kinds: ['event'] });
+  expect(times).toBe(before + 1);
+  await askAgain(client, { ...NOTHING, kinds: ['question'] });
+  expect(times).toBe(before + 1);
+  leave();
+  client.clear();
+});
+
 test('a change in one event asks only what shows it', async () => {
   const changed = { kinds: ['event'], eventIds: ['e1'], extents: [{ from: WEEK, to: WEEK + 2 }] };
   expect(await askedAfter(changed as Partial<Announcement>)).toEqual([

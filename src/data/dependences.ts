@@ -59,6 +59,7 @@ const DEPENDENCES: Readonly<Record<string, Dependence>> = {
   selection: onKinds('event'),
   bulkPreview: onKinds('event', 'calendar', 'category'),
   mendPreview: onKinds('event', 'calendar', 'category', 'settings', 'person'),
+  printPages: onKinds('event', 'task', 'calendar', 'category', 'settings', 'person'),
   settings: onKinds('settings'),
   zones: () => false,
   namedDays: onKinds('event', 'calendar'),

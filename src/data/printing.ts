@@ -6,7 +6,7 @@ import type { PrintPage } from '@/core/print/boxes';
 import { dayOfWall } from '@/core/time/civil';
 import type { PrintedThing } from '@/engine/printing/printer';
 import { useDo } from './commands';
-import { useEngine } from './engineContext';
+import { useEngineQuery } from './engineQuery';
 import { letterWidths } from './letterWidths';
 import { useWallNow } from './now';
 import { usePreferences } from './preferences';
@@ -25,38 +25,20 @@ export interface LaidOut {
 
 /** Lays out what is to be printed, anew whenever something of it is another. */
 export function usePrintPages(what: PrintedThing, setup: PrintSetup, clock: string): LaidOut {
-  const { engine } = useEngine();
   const { wording, firstWeekday } = usePreferences();
   const today = dayOfWall(useWallNow(clock));
-  const [laid, setLaid] = useState<LaidOut>({ pages: null, share: 0, problem: null });
-  // What is asked for is compared by what it says.
-  const asked = JSON.stringify([what, setup, clock, wording, firstWeekday, today]);
-  useEffect(() => {
-    if (!engine) return;
-    let isOld = false;
-    const put = (next: (last: LaidOut) => LaidOut) => {
-      if (!isOld) setLaid(next);
-    };
-    void letterWidths()
-      .then((widths) =>
-        engine.printer.pages(
-          { what, setup, clock, wording, firstWeekday, today, now: Date.now(), widths },
-          proxy((share: number) => put((last) => ({ ...last, share }))),
-        ),
-      )
-      .then(
-        (pages) => put(() => ({ pages, share: null, problem: null })),
-        (error: Error) => {
-          if (error.name !== 'Superseded')
-            put((last) => ({ ...last, share: null, problem: describeError(error) }));
-        },
-      );
-    return () => {
-      isOld = true;
-    };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `asked` stands for all of it
-  }, [engine, asked]);
-  return laid;
+  const [share, setShare] = useState(0);
+  const request = { what, setup, clock, wording, firstWeekday, today };
+  const { data, error, isFetching } = useEngineQuery(['printPages', request], async (engine) => {
+    const widths = await letterWidths();
+    setShare(0);
+    return engine.printer.pages({ ...request, now: Date.now(), widths }, proxy(setShare));
+  });
+  return {
+    pages: data ?? null,
+    share: isFetching ? share : null,
+    problem: error && !isFetching ? describeError(error) : null,
+  };
 }
 
 /** How what has a lens (by its id; empty for none) is put on paper, and keeping that. */

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { useMessages } from './messages';
-import { describeError } from '@/core/userError';
+import { describeError, userErrorCode } from '@/core/userError';
 
 /** Tells the person of what failed where nobody waited for it: answers of the engine, and work that was only begun. */
 export function useTroubles(): void {
@@ -10,7 +10,11 @@ export function useTroubles(): void {
   useEffect(
     () =>
       client.getQueryCache().subscribe((event) => {
-        if (event.type === 'updated' && event.action.type === 'error')
+        if (
+          event.type === 'updated' &&
+          event.action.type === 'error' &&
+          userErrorCode(event.action.error) !== 'superseded'
+        )
           complain(`Something could not be looked up: ${describeError(event.action.error)}`);
       }),
     [client, complain],

@@ -281,7 +281,12 @@ describe('what is done to many as wholes', () => {
   });
 
   test('before events are joined it is said what becomes of all of their fields', async () => {
-    const more = { visibility: 'private' as const, importance: 1, place: 'Gate', notes: 'Bring it' };
+    const more = {
+      visibility: 'private' as const,
+      importance: 1,
+      place: 'Gate',
+      notes: 'Bring it',
+    };
     const engine = await opened([
       ...SEED.slice(0, 3),
       event('one', { title: 'Tea', ...on('25') }),

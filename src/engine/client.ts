@@ -3,6 +3,7 @@ import { proxy, wrap } from 'comlink';
 import type { EngineProtocol, OnStatus } from './engine';
 import type { EngineApi, Present, StoreName } from './engine.worker';
 import { keepErrorCodes } from './errorsAcross';
+import { watchWorker } from './interruption';
 
 keepErrorCodes();
 
@@ -14,13 +15,15 @@ export type RemoteEngine = {
 interface Running {
   worker: Worker;
   api: Remote<EngineApi>;
+  /** Tells those who wait for an answer that the worker broke. */
+  tellBroken(): void;
 }
 
 let running: Running | null = null;
 
 function start(): Running {
   const worker = new Worker(new URL('./engine.worker', import.meta.url));
-  return { worker, api: wrap<EngineApi>(worker) };
+  return { worker, api: wrap<EngineApi>(worker), tellBroken: watchWorker() };
 }
 
 /**
@@ -33,11 +36,12 @@ export async function openEngine(
   onStatus: OnStatus,
   onStopped: (reason: string) => void,
 ): Promise<RemoteEngine> {
-  const { worker, api } = (running ??= start());
+  const { worker, api, tellBroken } = (running ??= start());
   worker.onerror = (event) => {
     event.preventDefault();
     worker.terminate();
     running = null;
+    tellBroken();
     onStopped(event.message);
   };
   return (await api.open(store, present, proxy(onStatus))) as unknown as RemoteEngine;

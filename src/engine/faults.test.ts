@@ -153,7 +153,8 @@ test.each(Object.entries(WALKS))(
         expect(await (await again.files.fileContent(id))?.text()).toBe('nine lamps');
       // What nobody was told of was done, as if nothing had failed.
       if (!told) expect({ n, kept: seen(again) }).toEqual({ n, kept: seen(whole.engine) });
-      for (const reason of refused.values()) expect(reason).toMatch(/disk did not answer|storage failed|not there/);
+      for (const reason of refused.values())
+        expect(reason).toMatch(/disk did not answer|storage failed|not there/);
     }
   },
 );
