@@ -10,7 +10,10 @@ export function watchWorker(): () => void {
   });
   // Where nothing is asked of it, nobody waits.
   broken.catch(() => undefined);
-  return () => fail(new UserError('interrupted', 'The app restarted before it was done.'));
+  return () => {
+    broken = null;
+    fail(new UserError('interrupted', 'The app restarted before it was done.'));
+  };
 }
 
 /**
