@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import type { Form } from '@/core/model/view';
+import type { Form, TableSetup } from '@/core/model/view';
 import type { EventQuery } from '@/core/query/eventQuery';
 import type { DayNumber } from '@/core/time/units';
 import { outsideState } from './outsideState';
@@ -14,6 +14,8 @@ export interface SheetShown {
   clock: string;
   /** How it is drawn, and by which lens it was picked; null for none. */
   form: Form;
+  /** The columns and groups of its table. */
+  table: TableSetup;
   lensId: string | null;
 }
 
@@ -29,12 +31,12 @@ function tell(next: SheetShown | null): void {
 export function useTellSheetShown(
   { from, to }: { from: number; to: number },
   query: EventQuery,
-  { clock, form, lensId }: Pick<SheetShown, 'clock' | 'form' | 'lensId'>,
+  { clock, form, table, lensId }: Pick<SheetShown, 'clock' | 'form' | 'table' | 'lensId'>,
 ): void {
   useEffect(() => {
-    tell({ fromDay: from, toDay: to, query, clock, form, lensId });
+    tell({ fromDay: from, toDay: to, query, clock, form, table, lensId });
     return () => tell(null);
-  }, [from, to, query, clock, form, lensId]);
+  }, [from, to, query, clock, form, table, lensId]);
 }
 
 /** What the sheet shows, for what stands around it; null on the other screens. */

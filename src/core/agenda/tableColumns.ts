@@ -3,11 +3,11 @@ import type { Occurrence } from './occurrence';
 import { takenWall } from './occurrence';
 import type { Calendar } from '../model/calendar';
 import type { Category } from '../model/others';
-import type { TableColumn, TableSetup } from '../model/view';
+import type { Grouping, TableColumn, TableSetup } from '../model/view';
 import { DEFAULT_TABLE } from '../model/view';
 import { dayOfWall, minuteOfDay } from '../time/civil';
 import type { Wording } from '../time/words';
-import { formatAway, SHORT_DAY, sayDay, sayHours, sayMinute } from '../time/words';
+import { formatAway, LONG_DAY, SHORT_DAY, sayDay, sayHours, sayMinute } from '../time/words';
 import type { DayNumber, WallMs } from '../time/units';
 import { IMPORTANCES, importanceOf } from '../model/importance';
 import { titleOf } from '../model/titleOf';
@@ -67,7 +67,11 @@ export function cellText(o: Occurrence, column: TableColumn, setting: TableSetti
     case 'start':
       return o.wholeDay ? 'whole day' : at(o.start);
     case 'end':
-      return o.wholeDay ? sayDay(dayOfWall(o.end) - 1, wording, SHORT_DAY) : at(o.end);
+      if (o.wholeDay) return sayDay(dayOfWall(o.end) - 1, wording, SHORT_DAY);
+      // Of several days it is said which.
+      return dayOfWall(o.end - 1) > dayOfWall(o.start)
+        ? `${sayDay(dayOfWall(o.end), wording, SHORT_DAY)}, ${at(o.end)}`
+        : at(o.end);
     case 'hours': {
       const minutes = minutesWithin(o, setting.fromDay, setting.toDay);
       return minutes > 0 ? sayHours(minutes) : '';
@@ -129,4 +133,18 @@ export function sortOccurrences(
     .map((occurrence) => ({ occurrence, value: sortValue(occurrence, sortBy, setting) }))
     .sort((a, b) => direction * (a.value < b.value ? -1 : a.value > b.value ? 1 : 0))
     .map(({ occurrence }) => occurrence);
+}
+
+/** What the head of a group says. */
+export function groupName(key: string, by: Grouping, setting: TableSetting): string {
+  switch (by) {
+    case 'day':
+      return sayDay(Number(key), setting.wording, LONG_DAY);
+    case 'calendar':
+      return setting.calendarOf.get(key)?.name ?? '';
+    case 'category':
+      return setting.categoryOf.get(key)?.name ?? 'No category';
+    default:
+      return key || 'No place';
+  }
 }

@@ -2,13 +2,13 @@ import { LONG_DAY, sayDay, sayHour, SHORT_DAY } from '../time/words';
 import type { DayNumber } from '../time/units';
 import type { Box, Room } from './boxes';
 import { GREY } from './boxes';
-import type { Further } from './draw';
-import { eventGround, hair, words } from './draw';
+import { eventGround, Further, hair, words } from './draw';
 import type { Hours } from './hours';
 import { hoursOf, withinHours } from './hours';
 import type { Printed, Printing } from './printing';
 import { detailsOf, lineHeight, sayTimes } from './printing';
 import { linesOf, widthOf } from './text';
+import { withLastDay } from './list';
 
 interface Part {
   event: Printed;
@@ -45,19 +45,29 @@ function wordsIn(event: Printed, room: Room, printing: Printing, further: Furthe
   const bold = { size: size * 0.92, isBold: true };
   const small = { size: size * 0.8 };
   const inner = room.width - size * 0.5 - 3;
-  const lines = (title: string) => [
+  const lines = (title: string, details: readonly string[]) => [
     ...linesOf(title, inner - size, bold, printing.widths).map((text, i) => ({
       text,
       look: bold,
       dx: i ? 0 : size,
     })),
-    ...[sayTimes(event, printing), ...detailsOf(event, printing)].flatMap((text) =>
+    ...details.flatMap((text) =>
       linesOf(text, inner, small, printing.widths).map((each) => ({
         text: each,
         look: { ...small, colour: GREY },
         dx: 0,
       })),
     ),
+  ];
+  const times = sayTimes(event, printing);
+  const details = detailsOf(event, printing);
+  const { title } = withLastDay(event, printing);
+  // Where there is less room they stand on fewer lines; when it is, its place among the hours says too.
+  const ways = [
+    () => lines(title, [times, ...details]),
+    () => lines(title, [[times, ...details].join(' · ')]),
+    () => lines(title, details.length ? [details.join(' · ')] : []),
+    () => lines([title, ...details].join(' · '), []),
   ];
   const most = Math.max(1, Math.floor((room.height + 1) / line));
   // A box too narrow for a word has its number alone, and where there is no room for that, its mark.
@@ -73,9 +83,9 @@ function wordsIn(event: Printed, room: Room, printing: Printing, further: Furthe
       ? [mark, words(number(), room.x + size * 0.9, room.y + line * 0.8, small)]
       : [mark];
   }
-  let shown = lines(event.title);
-  if (shown.length > most)
-    shown = lines(`${further.numberOf(event)}  ${event.title}`).slice(0, most);
+  const whole = ways.map((way) => way()).find((way) => way.length <= most);
+  const shown =
+    whole ?? lines(`${further.numberOf(event)}  ${title}`, [times, ...details]).slice(0, most);
   return [
     mark,
     ...shown.map(({ text, look, dx }, i) =>
@@ -93,7 +103,8 @@ function headOf(
   tops: readonly Printed[],
   { width, height }: Pick<Room, 'width' | 'height'>,
   printing: Printing,
-  further: Further,
+  /** Ids of what a head has in full: it gets no number where another one cuts it. */
+  { further, inFull }: { further: Further; inFull: Set<string> },
 ) {
   const { size } = printing.setup;
   const line = lineHeight(size);
@@ -109,9 +120,11 @@ function headOf(
   for (const event of tops) {
     const letters = { size: size * 0.9 };
     const room = width - size * 1.6;
-    const all = linesOf(event.title, room, letters, printing.widths);
+    const all = linesOf(withLastDay(event, printing).title, room, letters, printing.widths);
     const isAll = all.length <= left;
-    const shown = isAll ? all : [String(further.numberOf(event))].slice(0, Math.max(0, left));
+    if (isAll) inFull.add(event.o.id);
+    const short = inFull.has(event.o.id) ? '…' : String(further.numberOf(event));
+    const shown = isAll ? all : [short].slice(0, Math.max(0, left));
     left -= shown.length;
     if (shown.length)
       boxes.push({
@@ -138,16 +151,28 @@ export function columnsBoxes(
   const gutter = size * 2.6;
   const width = (room.width - gutter) / Math.max(1, days.length);
   const parts = days.map((day) => withinHours(printing.events, day, hours));
-  const heads = days.map((day, i) =>
-    headOf(day, parts[i]!.tops, { width: width - 4, height: room.height }, printing, further),
-  );
+  const inFull = new Set<string>();
+  const headsWith = (numbers: Further) =>
+    days.map((day, i) =>
+      headOf(day, parts[i]!.tops, { width: width - 4, height: room.height }, printing, {
+        further: numbers,
+        inFull,
+      }),
+    );
+  // First it is seen what some head has in full.
+  headsWith(new Further());
+  const heads = headsWith(further);
   const headHeight = Math.max(...heads.map(({ height }) => height));
   const body = room.height - headHeight;
   const yOf = (minute: number) =>
     headHeight + ((minute - hours.from) / (hours.to - hours.from)) * body;
   const boxes: Box[] = [];
+  const anHour = yOf(hours.from + 60) - yOf(hours.from);
+  // Names of hours never touch, however low an hour is.
+  const named = Math.max(1, Math.ceil((size * 1.1) / anHour));
   for (let hour = Math.ceil(hours.from / 60); hour * 60 <= hours.to; hour++) {
     boxes.push(hair(gutter, yOf(hour * 60), room.width, yOf(hour * 60)));
+    if (hour % named) continue;
     boxes.push(
       words(sayHour(hour, printing.wording.hourCycle), gutter - 4, yOf(hour * 60) + size * 0.3, {
         ...{ size: size * 0.85, colour: GREY, align: 'end' },

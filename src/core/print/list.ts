@@ -1,6 +1,5 @@
-import { isTop } from '../agenda/parts';
-import { DAY, dayOfWall } from '../time/civil';
-import { LONG_DAY, sayDay } from '../time/words';
+import { dayOfWall } from '../time/civil';
+import { LONG_DAY, sayDay, SHORT_DAY } from '../time/words';
 import type { Box, Points } from './boxes';
 import { GREY, HAIR } from './boxes';
 import type { Block } from './flow';
@@ -113,12 +112,11 @@ export function agendaBlocks(printing: Printing, width: Points): Block[] {
     });
 }
 
-/** What lasts several days says until when. */
-function withLastDay(event: Printed, { wording }: Printing): Printed {
+/** What ends on another day says on which: an hour alone would be taken for one of the same day. */
+export function withLastDay(event: Printed, { wording }: Printing): Printed {
   const last = dayOfWall(event.o.end - 1);
-  if (last <= dayOfWall(event.o.start) || !isTop(event.o)) return event;
-  const until = sayDay(Math.floor((event.o.end - 1) / DAY), wording, LONG_DAY);
-  return { ...event, title: `${event.title}, until ${until}` };
+  if (last <= dayOfWall(event.o.start)) return event;
+  return { ...event, title: `${event.title}, until ${sayDay(last, wording, SHORT_DAY)}` };
 }
 
 /** A list of what had no room where it lies, by the numbers that stand there. */

@@ -9,6 +9,7 @@ import { columnsBoxes } from './columns';
 import { Further, words } from './draw';
 import type { Block, Filled } from './flow';
 import { flow } from './flow';
+import type { PrintSetup } from '../model/print';
 import { footHeight, withFeet } from './frame';
 import { gridBoxes } from './grid';
 import { grouped } from './grouped';
@@ -63,6 +64,24 @@ function weeksOf({ from, to, firstWeekday }: Printing): DayNumber[][] {
   return weeks;
 }
 
+/** Share of a page that what is said in full takes under columns at most. */
+const UNDER_COLUMNS = 0.4;
+
+/** Columns with what had no room in them under them, on one page; null where there is no room for both. */
+function columnsOverFurther(printing: Printing, room: Room): Filled | null {
+  // Lower columns cut more, which is said under them: it takes a few turns until both fit.
+  for (let under = 0, turn = 0; under <= room.height * UNDER_COLUMNS && turn < 4; turn++) {
+    const further = new Further();
+    const height = room.height - under;
+    const boxes = columnsBoxes(printing.days, { ...room, height }, printing, further);
+    const blocks = furtherBlocks(further.all, room.width, printing);
+    const needed = blocks.reduce((sum, block) => sum + block.height, 0);
+    if (needed <= under) return [...boxes, ...shifted(flow(blocks, room)[0]!, 0, height)];
+    under = needed;
+  }
+  return null;
+}
+
 /** What stands in the rooms of pages, one after the other. */
 function filled(printing: Printing, room: Room, clock: string): Filled[] {
   const { form } = printing.setup;
@@ -84,6 +103,8 @@ function filled(printing: Printing, room: Room, clock: string): Filled[] {
     case 'year':
       return [yearBoxes({ ...room, x: 0, y: 0 }, printing, clock)];
     case 'columns': {
+      const onOne = printing.days.length <= COLUMNS && columnsOverFurther(printing, room);
+      if (onOne) return [onOne];
       const pages: Filled[] = [];
       for (let i = 0; i < printing.days.length; i += COLUMNS)
         pages.push(columnsBoxes(printing.days.slice(i, i + COLUMNS), room, printing, further));
@@ -149,8 +170,27 @@ function besides(printing: Printing, room: Room, pages: number): Filled[] {
   return flow(blocks, room);
 }
 
-/** The pages of some days: what fills them, under its head, with what stands beside. */
+/** Letters of a week that would need a second page get smaller down to this size, by steps. */
+const SMALLEST: Points = 7;
+const SMALLER: Points = 0.5;
+
+/** The pages of some days; a week whose letters can be a little smaller takes one page instead of two. */
 function pagesOf(printing: Printing, clock: string): PrintPage[] {
+  const usual = pagesIn(printing, clock);
+  const { setup, days } = printing;
+  if (usual.length !== 2 || days.length > COLUMNS || !ONE_PAGE.includes(setup.form)) return usual;
+  for (let size = setup.size - SMALLER; size >= SMALLEST; size -= SMALLER) {
+    const pages = pagesIn({ ...printing, setup: { ...setup, size } }, clock);
+    if (pages.length === 1) return pages;
+  }
+  return usual;
+}
+
+/** Forms in which a week is meant to be on one page. */
+const ONE_PAGE: readonly PrintSetup['form'][] = ['rows', 'columns', 'grid'];
+
+/** The pages of some days in letters of the set-up's size: what fills them, under its head, with what stands beside. */
+function pagesIn(printing: Printing, clock: string): PrintPage[] {
   const { setup } = printing;
   const within = withinMargins(setup);
   const head = headOf(printing, within);

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import type { Occurrence } from '../agenda/occurrence';
+import type { TableSetup } from '../model/view';
+import { DEFAULT_TABLE } from '../model/view';
 import { BESIDES, PAPERS, PRINT_FORMS, printSetup } from '../model/print';
 import { PLAIN } from '../testing/occurrences';
 import { DAY, MINUTE, parseDate } from '../time/civil';
@@ -12,6 +14,17 @@ import { EVEN_WIDTHS, widthOf } from './text';
 
 const MONDAY = parseDate('2026-11-23');
 const WIDTHS = EVEN_WIDTHS;
+
+const tableOf = (fromDay: number, toDay: number, fields: Partial<TableSetup> = {}) => ({
+  setup: { ...DEFAULT_TABLE, ...fields },
+  setting: {
+    calendarOf: new Map(),
+    categoryOf: new Map(),
+    wording: { locale: 'en-GB', hourCycle: '24' } as const,
+    clock: 'Europe/London',
+    ...{ fromDay, toDay },
+  },
+});
 
 /** The pages that come of a printing. */
 function pagesOf(printing: Printing): PrintPage[] {
@@ -90,6 +103,7 @@ const printing = fc
     })),
     ...{ leftOut: '', fromMinute: 420, toMinute: 1140, firstWeekday: 0, today: MONDAY },
     ...{ wording: { locale: 'en-GB', hourCycle: '24' }, other: null, widths: WIDTHS },
+    table: tableOf(MONDAY, MONDAY + days),
   }));
 
 /** The edges of a box: left, top, right, bottom. */
@@ -170,6 +184,7 @@ function tableTexts(margin: number, size: number): string[] {
     ...{ from: MONDAY, to: MONDAY + 1, days, events: [event], tasks: [], other: null, leftOut: '' },
     ...{ fromMinute: 420, toMinute: 1140, firstWeekday: 0, today: MONDAY },
     ...{ wording: { locale: 'en-GB', hourCycle: '24' }, widths: WIDTHS },
+    table: tableOf(MONDAY, MONDAY + 1, { columns: ['date', 'hours', 'title', 'calendar'] }),
   });
   return pages.flatMap(({ boxes }) =>
     boxes.flatMap((box) => (box.kind === 'text' ? box.text : [])),
@@ -178,9 +193,92 @@ function tableTexts(margin: number, size: number): string[] {
 
 test('a table says under the title what has no room for a column that could be read', () => {
   const roomy = tableTexts(10, 7);
-  expect(roomy).toEqual(expect.arrayContaining(['What', 'Calendar', 'Notes', 'E0Q', 'Work']));
+  expect(roomy).toEqual(
+    expect.arrayContaining(['Title', 'Calendar', 'Notes', 'E0Q', 'Work', '1 event · 0.5 h']),
+  );
   const narrow = tableTexts(28, 14);
-  expect(narrow).toEqual(expect.arrayContaining(['What', 'E0Q', 'Work', 'N0Q', 'keys.']));
+  expect(narrow).toEqual(expect.arrayContaining(['Title', 'E0Q', 'Work', 'N0Q', 'keys.']));
   expect(narrow).not.toContain('Calendar');
   expect(narrow).not.toContain('Notes');
+});
+
+/** All texts on the pages of a printing. */
+const textsOf = (printing: Printing): string[] =>
+  pagesOf(printing).flatMap(({ boxes }) =>
+    boxes.flatMap((box) => (box.kind === 'text' ? box.text : [])),
+  );
+
+function week(made: readonly Made[], given: object, table: Partial<TableSetup> = {}): Printing {
+  const events = made.map((one, nth) => printed(nth, one));
+  return {
+    setup: printSetup.parse(given),
+    ...{ from: MONDAY, to: MONDAY + 7, events, tasks: [], other: null, leftOut: '' },
+    days: Array.from({ length: 7 }, (_, i) => MONDAY + i),
+    ...{ fromMinute: 420, toMinute: 1140, firstWeekday: 0, today: MONDAY, widths: WIDTHS },
+    wording: { locale: 'en-US', hourCycle: '12' },
+    table: tableOf(MONDAY, MONDAY + 7, table),
+  };
+}
+const PLAIN_EVENT: Made = { day: 0, from: 600, minutes: 30, words: [], wholeDay: false, notes: '' };
+
+test('the printed table has the columns, the order and the groups of the one on the sheet, with their sums', () => {
+  const texts = textsOf(
+    week(
+      [PLAIN_EVENT, { ...PLAIN_EVENT, day: 1, minutes: 60 }, { ...PLAIN_EVENT, day: 1, from: 900 }],
+      { form: 'table' },
+      { columns: ['title', 'hours'], groupBy: 'day', sortBy: 'start', isDescending: true },
+    ),
+  );
+  const body = texts.slice(
+    texts.indexOf('Title'),
+    texts.findIndex((text) => /^Printed/.test(text)),
+  );
+  expect(body).toEqual([
+    ...['Title', 'Hours'],
+    'Tuesday, 24 November 2026: 2 events · 1.5 h',
+    ...['E2Q', '0.5 h', 'E1Q', '1 h'],
+    'Monday, 23 November 2026: 1 event · 0.5 h',
+    ...['E0Q', '0.5 h'],
+    '3 events · 2 h',
+  ]);
+});
+
+test.each(['table', 'columns', 'agenda'] as const)(
+  'in %s it is said where an event of several days ends',
+  (form) => {
+    const night = { ...PLAIN_EVENT, from: 1320, minutes: 300 };
+    const days = { ...PLAIN_EVENT, day: 2, wholeDay: true, minutes: 1200 };
+    const texts = textsOf(week([night, days], { form, hours: 'events' })).join(' ');
+    // A cell may break it into lines.
+    expect(texts).toMatch(/(?:–|until) Tue,.*Nov 24/);
+    expect(texts).toMatch(/(?:–|until) Fri,.*Nov 27/);
+  },
+);
+
+test('names of hours never touch, on small paper and with a 12-hour clock', () => {
+  for (const size of [6, 9, 14])
+    for (const form of ['rows', 'columns'] as const) {
+      const pages = pagesOf(week([PLAIN_EVENT], { form, paper: 'A5', isUpright: true, size }));
+      for (const { boxes } of pages) {
+        const hours = boxes.filter((box) => box.kind === 'text' && /^\d{1,2}[ap]$/.test(box.text));
+        const meets = (a: Box, b: Box) => {
+          const [l, t, r, e] = edges(a);
+          const [left, top, right, end] = edges(b);
+          return l < right && left < r && t < end && top < e;
+        };
+        hours.forEach((one, i) =>
+          hours.slice(i + 1).forEach((other) => expect(meets(one, other)).toBe(false)),
+        );
+        expect(hours.length).toBeGreaterThan(1);
+      }
+    }
+});
+
+test('what one head of a column has in full gets no number in another', () => {
+  const long = { ...PLAIN_EVENT, wholeDay: true, minutes: 1200, words: ['survey'] };
+  const many = Array.from({ length: 9 }, () => ({ ...PLAIN_EVENT, wholeDay: true, day: 1 }));
+  const texts = textsOf(week([...many, long], { form: 'columns', size: 14, paper: 'A5' }));
+  const further = texts.slice(texts.indexOf('In full'));
+  expect(further.some((text) => text.includes('E9Q'))).toBe(false);
+  expect(texts.some((text) => text.includes('E9Q'))).toBe(true);
 });

@@ -1,6 +1,8 @@
 import type { Occurrence } from '../agenda/occurrence';
+import type { TableSetting } from '../agenda/tableColumns';
 import type { Mark } from '../model/inks';
 import type { PrintSetup } from '../model/print';
+import type { TableSetup } from '../model/view';
 import type { DayNumber, MinuteOfDay } from '../time/units';
 import type { Wording } from '../time/words';
 import { formatAway, sayMinute } from '../time/words';
@@ -53,6 +55,8 @@ export interface Printing {
   /** The second clock: what it is called. */
   other: { zone: string; name: string } | null;
   widths: LetterWidths;
+  /** The table of the sheet, and what its cells say. */
+  table: { setup: TableSetup; setting: TableSetting };
 }
 
 /** Height of a line of letters of a size. */

@@ -28,6 +28,23 @@ interface Frame {
 const xOf = ({ width, gutter, hours }: Frame, minute: number): Points =>
   gutter + ((minute - hours.from) / (hours.to - hours.from)) * (width - gutter);
 
+/** Hours from one name on an axis to the next. */
+const AXIS_STEPS = [1, 2, 3, 4, 6, 12];
+
+/** Every how many hours there is room for a name, so that names never touch. */
+function axisStep(frame: Frame, { setup, wording, other, widths }: Printing): number {
+  const { size } = setup;
+  const names = Array.from({ length: 24 }, (_, hour) => [
+    widthOf(sayHour(hour, wording.hourCycle), { size: size * 0.85 }, widths),
+    other
+      ? widthOf(sayMinute(hour * 60 + 30, wording.hourCycle), { size: size * 0.75 }, widths)
+      : 0,
+  ]).flat();
+  const least = Math.max(...names) + size * 0.5;
+  const anHour = xOf(frame, frame.hours.from + 60) - xOf(frame, frame.hours.from);
+  return AXIS_STEPS.find((step) => step * anHour >= least) ?? 24;
+}
+
 /** The axis of hours, with the second clock's above it. */
 function axisBlock(frame: Frame, printing: Printing, day: DayNumber): Block {
   const { size } = printing.setup;
@@ -35,7 +52,9 @@ function axisBlock(frame: Frame, printing: Printing, day: DayNumber): Block {
   const { other, wording } = printing;
   const boxes: Box[] = [];
   const whole = Math.ceil(frame.hours.from / 60);
+  const named = axisStep(frame, printing);
   for (let hour = whole; hour * 60 <= frame.hours.to; hour++) {
+    if (hour % named) continue;
     const x = xOf(frame, hour * 60);
     const look = { size: size * 0.85, colour: GREY, align: 'middle' as const };
     const y = height * (other ? 1.75 : 0.75);

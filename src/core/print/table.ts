@@ -1,11 +1,15 @@
+import type { Totals } from '../agenda/table';
+import { groupOccurrences, totalsOf } from '../agenda/table';
+import { cellText, COLUMN_NAMES, groupName, sortOccurrences } from '../agenda/tableColumns';
+import type { TableColumn } from '../model/view';
 import { dayOfWall } from '../time/civil';
-import { sayDay, SHORT_DAY } from '../time/words';
+import { count, sayDay, sayHours, SHORT_DAY } from '../time/words';
 import type { Box, Points } from './boxes';
 import { GREY, HAIR } from './boxes';
 import { words } from './draw';
 import type { Block } from './flow';
 import type { Printed, Printing } from './printing';
-import { lineHeight, sayOther, sayTimes } from './printing';
+import { lineHeight, sayOther } from './printing';
 import { linesOf } from './text';
 
 interface Column {
@@ -25,28 +29,72 @@ interface Look {
   colour?: string;
 }
 
-/** The columns of a printed table: those that hold nothing are left out by whoever asks. */
-function columnsOf({ setup }: Printing): Column[] {
-  const { hasPlaces, hasNotes, hasGuests } = setup;
+/** Shares of the width, and the least in times the letters' size, of columns of the sheet's table. */
+const BREADTHS: Readonly<Record<TableColumn, [share: number, least: number]>> = {
+  date: [12, 3.2],
+  start: [10, 3],
+  end: [10, 3],
+  hours: [9, 2.8],
+  title: [30, 5],
+  calendar: [13, 3.2],
+  category: [13, 3.2],
+  place: [15, 4],
+  availability: [10, 3.2],
+  series: [10, 3.2],
+  leaveBy: [9, 3],
+  reminder: [16, 4],
+  importance: [10, 3.2],
+};
+
+/** The last day of what lasts several, where no column says when it ends. */
+function lastDayOf({ o }: Printed, { table, wording }: Printing): string {
+  const last = dayOfWall(Math.max(o.start, o.end - 1));
+  if (last === dayOfWall(o.start) || table.setup.columns.includes('end')) return '';
+  return o.wholeDay
+    ? ` – ${sayDay(last, wording, SHORT_DAY)}`
+    : ` – ${sayDay(dayOfWall(o.end), wording, SHORT_DAY)}, ${cellText(o, 'end', table.setting).split(', ').at(-1)}`;
+}
+
+/** What a cell of the sheet's table says of an event on paper, where a private one may be only booked. */
+function cellOf(event: Printed, column: TableColumn, printing: Printing): string {
+  const { columns } = printing.table.setup;
+  const said = cellText(event.o, column, printing.table.setting);
+  const saysLast = columns.includes('date')
+    ? 'date'
+    : columns.includes('start')
+      ? 'start'
+      : 'title';
+  const last = column === saysLast ? lastDayOf(event, printing) : '';
+  switch (column) {
+    case 'title':
+      return event.title + last;
+    case 'place':
+      return event.place;
+    case 'calendar':
+      return event.calendar;
+    case 'start':
+      return [said + last, sayOther(event, printing)].filter(Boolean).join(', ');
+    default:
+      return said + last;
+  }
+}
+
+/** The columns of the sheet's table, the title among them whatever was chosen, and what paper says besides. */
+function columnsOf(printing: Printing): Column[] {
+  const { hasPlaces, hasNotes, hasGuests } = printing.setup;
+  const chosen = printing.table.setup.columns;
+  const columns = chosen.includes('title') ? chosen : ([...chosen, 'title'] as const);
   const least = 4;
   return [
-    {
-      name: 'Day',
-      share: 13,
-      least: 3.2,
-      say: ({ o }, { wording }) =>
-        sayDay(dayOfWall(o.start), wording, { ...SHORT_DAY, year: '2-digit' as never }),
-    },
-    {
-      name: 'Time',
-      share: 13,
-      least: 3.2,
-      say: (event, printing) =>
-        [sayTimes(event, printing), sayOther(event, printing)].filter(Boolean).join(', '),
-    },
-    { name: 'What', share: 30, least: 5, say: ({ title }) => title, isBold: true },
-    { name: 'Calendar', share: 13, least: 3.2, say: ({ calendar }) => calendar },
-    ...(hasPlaces ? [{ name: 'Place', share: 15, least, say: (of: Printed) => of.place }] : []),
+    ...columns
+      .filter((column) => column !== 'place' || hasPlaces)
+      .map((column): Column => ({
+        name: COLUMN_NAMES[column],
+        share: BREADTHS[column][0],
+        least: BREADTHS[column][1],
+        say: (event) => cellOf(event, column, printing),
+        ...(column === 'title' && { isBold: true }),
+      })),
     ...(hasGuests ? [{ name: 'Guests', share: 18, least, say: (of: Printed) => of.guests }] : []),
     ...(hasNotes ? [{ name: 'Notes', share: 24, least, say: (of: Printed) => of.notes }] : []),
   ];
@@ -69,22 +117,47 @@ function placed(
   });
 }
 
-/** How many columns there are always: day, time and title. */
-const ALWAYS = 3;
+/** How many columns stand beside the title at least. */
+const LEAST_BESIDE = 2;
 
 /**
- * The columns that a width has room for, and those that are said under the title instead, where one
- * would be too narrow to be read.
+ * The columns that a width has room for, the title among them, and those that are said under the title
+ * instead, where one would be too narrow to be read.
  */
 function fitted(all: readonly Column[], width: Points, size: Points) {
-  for (let count = all.length; count >= ALWAYS; count -= 1) {
-    const columns = placed(all.slice(0, count), width);
-    const isRead = columns.every((it) => it.width >= it.column.least * size);
-    if (isRead) return { columns, folded: all.slice(count) };
+  const others = all.filter(({ isBold }) => !isBold);
+  const least = Math.min(LEAST_BESIDE, others.length);
+  const split = (count: number) => {
+    const beside = new Set(others.slice(0, count));
+    return [
+      all.filter((it) => it.isBold || beside.has(it)),
+      all.filter((it) => !it.isBold && !beside.has(it)),
+    ] as const;
+  };
+  for (let count = others.length; count >= least; count -= 1) {
+    const [shown, folded] = split(count);
+    const columns = placed(shown, width);
+    if (columns.every((it) => it.width >= it.column.least * size)) return { columns, folded };
   }
-  const columns = placed(all.slice(0, ALWAYS), width, ({ least }) => least);
-  return { columns, folded: all.slice(ALWAYS) };
+  const [shown, folded] = split(least);
+  return { columns: placed(shown, width, (column) => column.least), folded };
 }
+
+/** A line across the table: the head of a group, or its sums. */
+function lineBlocks(text: string, width: Points, printing: Printing, isHead: boolean): Block[] {
+  const { size } = printing.setup;
+  const height = lineHeight(size);
+  const look = { size, isBold: true };
+  return linesOf(text, width, look, printing.widths).map((line) => ({
+    height: height + size * 0.3,
+    boxes: [words(line, 0, height * 0.95, look)],
+    ...(isHead && { isHead }),
+  }));
+}
+
+/** "3 events · 4 h 30 min", as the sheet's table says sums. */
+const formatTotals = ({ events, minutes }: Totals) =>
+  `${count(events, 'event')} · ${sayHours(minutes)}`;
 
 /** Events as lines of a table, its heads said again on each page. */
 export function tableBlocks(printing: Printing, width: Points): Block[] {
@@ -102,9 +175,9 @@ export function tableBlocks(printing: Printing, width: Points): Block[] {
       { kind: 'line', x: 0, y: height + 2, x2: width, y2: height + 2, colour: HAIR },
     ],
   };
-  const rows = printing.events.flatMap((event): Block[] => {
+  const rowOf = (event: Printed): Block[] => {
     const cells = columns.map(({ column, x, width: room }) => {
-      const isTitle = column.name === 'What';
+      const isTitle = column.isBold === true;
       const indent = isTitle ? size * 1.2 : 0;
       const said = (text: string, look: Look) =>
         linesOf(text, room - indent, look, printing.widths).map((line) => ({ text: line, look }));
@@ -118,7 +191,7 @@ export function tableBlocks(printing: Printing, width: Points): Block[] {
       return { x, indent, lines };
     });
     const lines = Math.max(1, ...cells.map((cell) => cell.lines.length));
-    const mark = cells[2]!;
+    const mark = cells.find(({ indent }) => indent > 0)!;
     const first: Box = {
       kind: 'mark',
       ...{ x: mark.x, y: height * 0.12, size: size * 0.9, mark: event.mark, colour: event.ink },
@@ -134,6 +207,27 @@ export function tableBlocks(printing: Printing, width: Points): Block[] {
       ],
       under: head,
     }));
-  });
-  return [head, ...rows];
+  };
+  const { setup, setting } = printing.table;
+  const byOccurrence = new Map(printing.events.map((event) => [event.o, event]));
+  const sorted = sortOccurrences(
+    printing.events.map(({ o }) => o),
+    setup,
+    setting,
+  );
+  const { from, to } = printing;
+  const groups = groupOccurrences(sorted, setup.groupBy, from, to);
+  const rows = groups.flatMap(({ key, occurrences, totals }) => [
+    ...(setup.groupBy === 'none'
+      ? []
+      : lineBlocks(
+          `${groupName(key, setup.groupBy, setting)}: ${formatTotals(totals)}`,
+          width,
+          printing,
+          true,
+        )),
+    ...occurrences.flatMap((o) => rowOf(byOccurrence.get(o)!)),
+  ]);
+  const all = lineBlocks(formatTotals(totalsOf(sorted, from, to)), width, printing, false);
+  return [head, ...rows, ...all];
 }

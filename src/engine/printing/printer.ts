@@ -9,6 +9,8 @@ import { INKS } from '@/core/model/inks';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import type { PrintSetup } from '@/core/model/print';
 import { isOpen } from '@/core/model/task';
+import type { TableSetup } from '@/core/model/view';
+import { DEFAULT_TABLE } from '@/core/model/view';
 import { titleOf } from '@/core/model/titleOf';
 import { plainNotes } from '@/core/page/notes';
 import type { PrintPage } from '@/core/print/boxes';
@@ -36,7 +38,7 @@ import { UserError } from '@/core/userError';
 
 /** What is put on paper: the days that are seen, what was found, tasks, or the page of one event. */
 export type PrintedThing =
-  | { kind: 'days'; days: readonly DayNumber[]; query: EventQuery }
+  | { kind: 'days'; days: readonly DayNumber[]; query: EventQuery; table?: TableSetup }
   | { kind: 'tasks'; filter: Filter }
   | { kind: 'event'; id: string };
 
@@ -113,7 +115,22 @@ export class Printer {
       tasks: setup.beside === 'tasks' ? this.tasksOf(EMPTY_FILTER, request) : [],
       leftOut: '',
       other: setup.zone === null ? null : { zone: setup.zone, name: cityOf(setup.zone) },
+      table: {
+        setup: (request.what.kind === 'days' && request.what.table) || DEFAULT_TABLE,
+        setting: {
+          calendarOf: this.byId('calendar'),
+          categoryOf: this.byId('category'),
+          wording,
+          clock: request.clock,
+          fromDay: days[0] ?? today,
+          toDay: (days.at(-1) ?? today) + 1,
+        },
+      },
     };
+  }
+
+  private byId<Type extends 'calendar' | 'category'>(type: Type) {
+    return new Map(this.parts.records.all(type).map((one) => [one.id, one]));
   }
 
   private ofDays(

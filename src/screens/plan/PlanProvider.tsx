@@ -108,7 +108,12 @@ function usePlanModel(state: PlanState, dispatch: Dispatch<PlanAction>) {
       else dispatch({ do: 'leaveDetails' });
     },
   });
-  useTellSheetShown(range, content.query, { clock, form: view.form, lensId: place.lensId });
+  useTellSheetShown(range, content.query, {
+    clock,
+    form: view.form,
+    table: view.table,
+    lensId: place.lensId,
+  });
 
   const selected = selectedIn(panel);
   return {

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { Calendar } from '@/core/model/calendar';
 import type { PrintForm, PrintSetup } from '@/core/model/print';
+import { DEFAULT_TABLE } from '@/core/model/view';
 import { EMPTY_FILTER } from '@/core/model/filter';
 import { readFilter } from '@/core/query/filterAddress';
 import type { AskedCalendars } from '@/core/query/eventQuery';
@@ -79,7 +80,7 @@ export function usePrinted({ kind, event, q }: Address): Printed {
   const monday = startOfWeek(today, firstWeekday);
   const seen = shown ?? {
     ...{ fromDay: monday, toDay: monday + WEEK, query: ALL_SHOWN, clock },
-    ...{ form: 'rows' as const, lensId: null },
+    ...{ form: 'rows' as const, table: DEFAULT_TABLE, lensId: null },
   };
   const plain = {
     ...{ isOfDays: false, clock, range: { from: today, to: today + 1 } },
@@ -124,6 +125,7 @@ export function usePrinted({ kind, event, q }: Address): Printed {
         query: only
           ? { ...EVERYTHING, calendars: only.calendarIds, filter: only.filter, now }
           : query,
+        ...(!isFound && { table: seen.table }),
       };
     },
   };

@@ -2,10 +2,10 @@ import type { Ref } from 'react';
 import { memo } from 'react';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import type { TableSetting } from '@/core/agenda/tableColumns';
-import { cellText, isNumeric } from '@/core/agenda/tableColumns';
+import { cellText, groupName, isNumeric } from '@/core/agenda/tableColumns';
 import { inkOf } from '@/core/colour/inkOf';
-import type { Grouping, TableSetup } from '@/core/model/view';
-import { count, LONG_DAY, sayDay, sayHours } from '@/core/time/words';
+import type { TableSetup } from '@/core/model/view';
+import { count, sayHours } from '@/core/time/words';
 import { Mark } from '@/ui/Mark';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
@@ -25,20 +25,6 @@ interface Props {
   /** Told of the row's element, which is measured. */
   measure: Ref<HTMLTableRowElement>;
   onOpen(occurrence: Occurrence): void;
-}
-
-/** What the head of a group says. */
-function groupName(key: string, by: Grouping, setting: TableSetting): string {
-  switch (by) {
-    case 'day':
-      return sayDay(Number(key), setting.wording, LONG_DAY);
-    case 'calendar':
-      return setting.calendarOf.get(key)?.name ?? '';
-    case 'category':
-      return setting.categoryOf.get(key)?.name ?? 'No category';
-    default:
-      return key || 'No place';
-  }
 }
 
 function EventTitle({
