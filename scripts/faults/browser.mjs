@@ -10,6 +10,8 @@ export async function begin(folder) {
     process.env.CHROMIUM ?? '/usr/bin/chromium',
     [
       ...['--headless=new', '--no-sandbox', '--disable-gpu', '--no-first-run'],
+      // Wide enough for the calendars to stand beside the sheet.
+      '--window-size=1280,900',
       ...['--remote-debugging-port=0', `--user-data-dir=${folder}`, 'about:blank'],
     ],
     { detached: true, stdio: ['ignore', 'ignore', 'pipe'] },
@@ -30,6 +32,15 @@ export async function begin(folder) {
 export async function openApp(page) {
   await page.goto(URL);
   await page.getByRole('switch', { name: 'My work' }).waitFor();
+  await page.getByRole('progressbar').waitFor({ state: 'hidden' });
+}
+
+/** Opens the app on its demo data. */
+export async function openDemo(page) {
+  await page.goto(`${URL}manifest.webmanifest`);
+  await page.evaluate(() => sessionStorage.setItem('orderly-week-store', 'demo'));
+  await page.goto(URL);
+  await page.getByRole('link', { name: 'Calendars' }).waitFor();
   await page.getByRole('progressbar').waitFor({ state: 'hidden' });
 }
 

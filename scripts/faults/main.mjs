@@ -5,6 +5,7 @@ import path from 'node:path';
 import { ensureBrowser, ensureBuilt, ensurePackages, ROOT } from '../setup.mjs';
 import { adding } from './adding.mjs';
 import { adopting } from './adopting.mjs';
+import { archive, bulk, invitation, merge, share } from './changing.mjs';
 import { attaching } from './attaching.mjs';
 import { PORT } from './browser.mjs';
 import { canCutPower, power } from './power.mjs';
@@ -19,6 +20,11 @@ const WALKS = {
   adding: ['kills while events were added', adding],
   attaching: ['kills while files were attached', attaching],
   restoring: ['kills while a backup was restored', restoring],
+  bulk: ['kills while many events were changed', bulk],
+  archive: ['kills while events were archived', archive],
+  merge: ['kills while calendars were merged', merge],
+  invitation: ['kills while an invitation was answered', invitation],
+  share: ['kills while a calendar was shared', share],
   adopting: ['kills while the store of an older version was taken over', adopting],
   ...(canCutPower() && { power: ['power cuts while events were added', power] }),
 };
