@@ -4,6 +4,11 @@ import { chromium } from '@playwright/test';
 export const PORT = 4397;
 export const URL = `http://localhost:${PORT}/`;
 
+const running = new Set();
+
+/** Ends what still runs, where a walk stopped before its end. */
+export const endAll = () => Promise.all([...running].map(kill));
+
 /** A browser of its own process on a folder, with what it stored there before, and a page of the app's origin. */
 export async function begin(folder) {
   const child = spawn(
@@ -16,6 +21,7 @@ export async function begin(folder) {
     ],
     { detached: true, stdio: ['ignore', 'ignore', 'pipe'] },
   );
+  running.add(child);
   const address = await new Promise((resolve) => {
     let said = '';
     child.stderr.on('data', (part) => {
@@ -56,6 +62,7 @@ export async function add(page, title) {
 /** Ends a browser as a lost battery would: nothing is told, nothing is put in order. */
 export function kill(child) {
   const ended = new Promise((resolve) => child.once('exit', resolve));
+  running.delete(child);
   process.kill(-child.pid, 'SIGKILL');
   return ended;
 }

@@ -87,10 +87,12 @@ const CHANGES = {
     isDemo: true,
     async ready(page) {
       await go(page, /^Invitations/);
+      await page.getByRole('button', { name: 'Let them invite you' }).click();
       return page
         .getByRole('listitem', { name: 'Lens trial for lamp 22', exact: true })
         .getByRole('button', { name: 'Accept: I come' });
     },
+    within: 1500,
     said: 'Accepted “Lens trial for lamp 22”',
     // The answer on the event and the mail that says it: both or neither.
     partsOf: ({ records }) => {
@@ -106,6 +108,7 @@ const CHANGES = {
       await fromMenu(page, 'Clients', 'Share…');
       return page.getByRole('dialog').getByRole('button', { name: 'Share it' });
     },
+    within: 1500,
     said: null,
     listed: (page) =>
       page.getByRole('list', { name: 'Shared already' }).getByRole('listitem').first(),
@@ -138,7 +141,7 @@ const changing = (change) => async (folder, kills) => {
       await (change.listed?.(page) ?? page.getByText(change.said)).waitFor();
       said.done = true;
     };
-    await killDuring(child, doing(), 0, 700);
+    await killDuring(child, doing(), 0, change.within ?? 1800);
     const next = await begin(own);
     await open(next.page);
     const [parts, all] = change.partsOf(await backUp(next.page));

@@ -7,7 +7,7 @@ import { adding } from './adding.mjs';
 import { adopting } from './adopting.mjs';
 import { archive, bulk, invitation, merge, share } from './changing.mjs';
 import { attaching } from './attaching.mjs';
-import { PORT } from './browser.mjs';
+import { endAll, PORT } from './browser.mjs';
 import { canCutPower, power } from './power.mjs';
 import { restoring } from './restoring.mjs';
 
@@ -49,6 +49,7 @@ try {
     if (!isGood) process.exitCode = 1;
   }
 } finally {
+  await endAll();
   server.kill();
   rmSync(folder, { recursive: true, force: true });
 }
