@@ -55,7 +55,11 @@ test.each([
     const aside = [{ key: 'event/torn', raw: '{ torn\n"', reason: 'the text is damaged' }];
     const text = writeBackup({ made: MADE, records, aside }, FILES);
     const files: Record<string, string> = {};
-    const read = await readBackup(blobOf(text), (id, data) => void (files[id] = data), longFrom);
+    const read = await readBackup(
+      blobOf(text),
+      (id, data) => void (files[id] = data),
+      longFrom === undefined ? {} : { longFrom },
+    );
     expect(read.made).toBe(MADE);
     expect(read.records).toEqual(records);
     expect(read.files).toEqual(['f1', 'f2']);
@@ -65,6 +69,19 @@ test.each([
     expect(read.bad).toEqual([]);
   },
 );
+
+test('a long backup on one line is read all the same, or refused with its size', async () => {
+  const lines = writeBackup({ made: MADE, records }, FILES);
+  const one = JSON.stringify(JSON.parse(lines));
+  const files: Record<string, string> = {};
+  const take = (id: string, data: string) => void (files[id] = data);
+  const read = await readBackup(blobOf(one), take, { longFrom: 0 });
+  expect([read.records, files]).toEqual([records, FILES]);
+  const long = blobOf(one + ' '.repeat(3_000_000));
+  await expect(readBackup(long, take, { longFrom: 0, longestWhole: 1000 })).rejects.toThrow(
+    /^This file has 3 MB and is not in the lines .* Nothing was changed/,
+  );
+});
 
 test('of two backups only the line of what changed differs', () => {
   const other = { ...event, title: 'Lamp 15' };
@@ -105,7 +122,7 @@ test('settings of an older backup get the choices that it does not know', async 
 });
 
 test.each([
-  ['what is no JSON', 'BEGIN:VCALENDAR', /no backup, or a damaged one/],
+  ['what is no JSON', 'BEGIN:VCALENDAR', /no backup of this app, or a damaged one/],
   ['another JSON file', '{"format":"else"}', /not a backup of this app/],
   [
     'a backup of a newer version',

@@ -84,8 +84,15 @@ const LONG = 100_000_000;
 
 type OnFile = (id: string, data: string) => Promise<void> | void;
 
-/** A long backup, as this app writes it: its head, and one file after the other. */
-async function readLines(file: Blob, onFile: OnFile): Promise<unknown> {
+/** The longest text (bytes) that is read as one: beyond it browsers have no room for a text. */
+const LONGEST_WHOLE = 400_000_000;
+
+/**
+ * A long backup, as this app writes it: its head, and one file after the other. One in other lines, or
+ * all on one, is read whole as far as a text can be that long.
+ * @throws FileError naming the size of one that can't be.
+ */
+async function readLines(file: Blob, onFile: OnFile, longestWhole: number): Promise<unknown> {
   const reader = file.stream().pipeThrough(new TextDecoderStream()).getReader();
   let head = '';
   let isInFiles = false;
@@ -106,6 +113,14 @@ async function readLines(file: Blob, onFile: OnFile): Promise<unknown> {
     await take(unfinished.join(''));
     unfinished.splice(0, Infinity, lines.pop()!);
     for (const line of lines) await take(line);
+  }
+  if (!isInFiles) {
+    unfinished.length = 0;
+    if (file.size <= longestWhole) return readWhole(file, onFile);
+    const size = Math.round(file.size / 1_000_000).toLocaleString('en');
+    throw new FileError(
+      `This file has ${size} MB and is not in the lines in which this app writes a backup: that is too much to read at once. Nothing was changed. Choose the backup as the app wrote it.`,
+    );
   }
   return JSON.parse(`${head}${FILES}}}`);
 }
@@ -128,24 +143,29 @@ function checkTyped(type: string, data: Data, version: number): TypedRecord {
 
 /**
  * Reads a backup; `onFile` is given the content (base64) of each file as it comes. Records that do
- * not fit are set aside with their reason. `longFrom`: see LONG.
+ * not fit are set aside with their reason. `longFrom` and `longestWhole` (bytes): see LONG and LONGEST_WHOLE.
  * @throws FileError when it is no backup, or one of a newer version.
  */
 export async function readBackup(
   file: Blob,
   onFile: OnFile = () => undefined,
-  longFrom = LONG,
+  { longFrom = LONG, longestWhole = LONGEST_WHOLE } = {},
 ): Promise<BackupContents> {
   const ids: string[] = [];
   let whole: unknown;
   try {
-    whole = await (file.size < longFrom ? readWhole : readLines)(file, (id, data) => {
+    const take: OnFile = (id, data) => {
       ids.push(id);
       return onFile(id, data);
-    });
+    };
+    whole = await (file.size < longFrom
+      ? readWhole(file, take)
+      : readLines(file, take, longestWhole));
   } catch (error) {
     if (!(error instanceof SyntaxError)) throw error;
-    throw new FileError(`This is no backup, or a damaged one: ${error.message}`);
+    throw new FileError(
+      'This is no backup of this app, or a damaged one. Nothing was changed: choose another file.',
+    );
   }
   const read = backupSchema.safeParse(whole);
   if (!read.success) throw new FileError('This file is not a backup of this app.');
