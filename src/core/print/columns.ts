@@ -1,3 +1,4 @@
+import type { DayParts } from '../time/words';
 import { LONG_DAY, sayDay, sayHour, SHORT_DAY } from '../time/words';
 import type { DayNumber } from '../time/units';
 import type { Box, Room } from './boxes';
@@ -104,16 +105,16 @@ function headOf(
   { width, height }: Pick<Room, 'width' | 'height'>,
   printing: Printing,
   /** Ids of what a head has in full: it gets no number where another one cuts it. */
-  { further, inFull }: { further: Further; inFull: Set<string> },
+  { further, inFull, parts }: { further: Further; inFull: Set<string>; parts: DayParts },
 ) {
   const { size } = printing.setup;
   const line = lineHeight(size);
   const most = Math.max(1, Math.floor((height * HEADS) / line) - 1);
   const look = { size, isBold: true };
-  const long = sayDay(day, printing.wording, LONG_DAY);
-  const fits = widthOf(long, look, printing.widths) < width;
-  const said = fits ? long : sayDay(day, printing.wording, SHORT_DAY);
-  const heads = linesOf(said, width, look, printing.widths).slice(0, 2);
+  const heads = linesOf(sayDay(day, printing.wording, parts), width, look, printing.widths).slice(
+    0,
+    2,
+  );
   const boxes: Box[] = heads.map((text, i) => words(text, 3, line * (i + 0.8), look));
   let y = line * heads.length;
   let left = most;
@@ -152,11 +153,17 @@ export function columnsBoxes(
   const width = (room.width - gutter) / Math.max(1, days.length);
   const parts = days.map((day) => withinHours(printing.events, day, hours));
   const inFull = new Set<string>();
+  // All days are named alike: in full where that fits each of them.
+  const isRoomy = days.every((day) => {
+    const said = sayDay(day, printing.wording, LONG_DAY);
+    return widthOf(said, { size, isBold: true }, printing.widths) < width - 4;
+  });
   const headsWith = (numbers: Further) =>
     days.map((day, i) =>
       headOf(day, parts[i]!.tops, { width: width - 4, height: room.height }, printing, {
         further: numbers,
         inFull,
+        parts: isRoomy ? LONG_DAY : SHORT_DAY,
       }),
     );
   // First it is seen what some head has in full.

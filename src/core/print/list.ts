@@ -140,7 +140,7 @@ export function furtherBlocks(
       return [
         dayHead(day, width, printing),
         ...all.flatMap(({ event, number }) =>
-          entryBlocks(event, width, printing, { number, under }),
+          entryBlocks(withLastDay(event, printing), width, printing, { number, under }),
         ),
       ];
     }),

@@ -12,6 +12,7 @@ import type { Hours } from './hours';
 import { hoursOf, withinHours } from './hours';
 import type { Printed, Printing } from './printing';
 import { detailsOf, lineHeight, sayTimes } from './printing';
+import { withLastDay } from './list';
 import { linesOf, widthOf } from './text';
 
 /** Room of the days' names. */
@@ -228,7 +229,12 @@ function dayBlocks(
       },
     ),
     ...outside.flatMap((event) =>
-      linesFor(event, `${sayTimes(event, printing)}  ${event.title}`, frame, printing),
+      linesFor(
+        event,
+        `${sayTimes(event, printing)}  ${withLastDay(event, printing).title}`,
+        frame,
+        printing,
+      ),
     ),
   ];
   const least = lineHeight(size) * 2.4;

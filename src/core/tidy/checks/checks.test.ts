@@ -169,7 +169,8 @@ test('of a series one date gives way, and a followed calendar’s never does', (
 
 test('doubles of one event are no clash', () => {
   const two = { title: 'Gasket delivery', ...on('2026-11-25', '09:30', '10:00') };
-  const { found } = mended('clashing', { events: [event(two), event(two)] });
+  const other = event({ title: 'Survey', ...on('2026-11-25', '09:00', '11:00') });
+  const { found } = mended('clashing', { events: [event(two), event(two), other] });
   expect(found).toEqual([]);
 });
 

@@ -107,24 +107,26 @@ function waysOf(o: Occurrence, nth: number, world: World): Way[] {
   return [{ how: `move ${nth}`, label: `${title} to ${at}` }, ...ways];
 }
 
-/** The group of doubles that each event belongs to, where it has any. */
-function groupsOfDoubles({ events, zone }: World): ReadonlyMap<string, number> {
+/** Ids of events of which there are doubles. */
+function doubled({ events, zone }: World): ReadonlySet<string> {
   const groups = findDoubles(events, ({ start }) => dayOfWall(wallOnClock(start, zone)));
-  return new Map(groups.flatMap((group, nth) => group.map(({ id }) => [id, nth] as const)));
+  return new Set(groups.flatMap((group) => group.map(({ id }) => id)));
 }
 
-/** Firm events that want the person at the same time; doubles of one event are another check's. */
+/**
+ * Firm events that want the person at the same time. Doubles are another check's: moved by themselves
+ * they would not be known as such any more.
+ */
 export const clashing: Check = {
   find(world) {
-    const groups = groupsOfDoubles(world);
-    const isDouble = (a: Occurrence, b: Occurrence) =>
-      groups.has(a.eventId) && groups.get(a.eventId) === groups.get(b.eventId);
+    const doubles = doubled(world);
+    const isDouble = ({ eventId }: Occurrence) => doubles.has(eventId);
     const own = new Set(world.calendars.flatMap((c) => (c.kind === 'own' ? [c.id] : [])));
     const { wording } = world;
     const around = world.occurrencesIn(world.today, world.today + AHEAD);
     return findClashes(around.filter(isFirm)).flatMap(({ first, second }) => {
       const either = yielding(first, second, own).filter(({ endMs }) => endMs >= world.now);
-      if (!either.length || isDouble(first, second)) return [];
+      if (!either.length || isDouble(first) || isDouble(second)) return [];
       const ids = [...new Set([...either, second, first].map(({ id }) => id))];
       return {
         key: keyOf(first.id, second.id),
