@@ -19,3 +19,16 @@ test('all words count, in any order, without accents, at the beginning of words 
   // A name that begins so comes before one that has it within.
   expect(found('g')[0]).toBe('Grid');
 });
+
+test('what begins with a word comes before what has a word that does, and that before what has it within', () => {
+  const named = ['A plan', 'Explanation', 'Plan', 'Planned'].map((name) => ({ name }));
+  expect(searchNamed(named, 'plan').map(({ name }) => name)).toEqual([
+    'Plan',
+    'Planned',
+    'A plan',
+    'Explanation',
+  ]);
+  // Its own name counts twice what other words for it do.
+  const both = [{ name: 'Sheet', also: 'print' }, { name: 'The print' }];
+  expect(searchNamed(both, 'print').map(({ name }) => name)).toEqual(['The print', 'Sheet']);
+});

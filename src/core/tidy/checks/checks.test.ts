@@ -465,3 +465,69 @@ test('large files and those that are there twice are named, the largest first', 
   ]);
   expect(after.map(({ attachments }) => attachments.map(({ id }) => id))).toEqual([[], ['f4']]);
 });
+
+test('a better title comes from the first line of the notes, then from people, then from the place', () => {
+  const person = (name: string) => ({
+    name,
+    address: `${name}@x.example`,
+    role: 'required' as const,
+    answer: 'none' as const,
+  });
+  const names = [
+    event({ title: '', notes: 'Check the gauge\nand the lens' }),
+    event({
+      title: 'Call',
+      notes: 'https://quay.example/x',
+      attendees: [person('Ida'), person('Oskar'), person('Mei')],
+    }),
+    event({ title: '', attendees: [person('Ida')] }),
+    event({ title: '', place: ' Quay 3 ' }),
+    event({ title: 'Meeting', place: 'Quay 3' }),
+    event({ title: '' }),
+    event({ title: 'Lamp check' }),
+  ];
+  const { found, events: after } = mended('untitled', { events: names });
+  expect(found).toHaveLength(6);
+  expect(after.map(({ title }) => title)).toEqual([
+    'Check the gauge',
+    'Call with Ida and Oskar',
+    'Meeting with Ida',
+    'At Quay 3',
+    'Meeting Quay 3',
+    '',
+    'Lamp check',
+  ]);
+});
+
+test.each([
+  ['Van at 14:15', { minute: 855, rest: 'Van' }],
+  ['9am round', { minute: 540, rest: 'round' }],
+  ['Round, 12 am', { minute: 0, rest: 'Round' }],
+  ['12.30 pm tea', { minute: 750, rest: 'tea' }],
+  ['Tea 0 pm', null],
+  ['Tea 13 pm', null],
+  ['14:15', null],
+  ['Lens 3.5%', null],
+  ['Order 12', null],
+])('the time in “%s” is %j', (title, found) => {
+  expect(timeIn(title)).toEqual(found);
+});
+
+test('a category that is spelled twice is merged on whole events and on single dates', () => {
+  const categories = [category('lamp', 'Lamps'), category('lamps', 'lamps')];
+  const changed = { '2026-11-26T09:00:00': { categoryIds: ['lamp'] } };
+  const events = [
+    event({ categoryIds: ['lamp', 'lamps'] }),
+    event({ rule: 'FREQ=DAILY;COUNT=3', changedDates: changed }),
+    event({ categoryIds: [] }),
+  ];
+  const { events: after, categories: left } = mended('spelledTwice', {
+    events,
+    categories,
+  });
+  const kept = left[0]!.id;
+  expect(left).toHaveLength(1);
+  expect(after[0]!.categoryIds).toEqual([kept]);
+  expect(after[1]!.changedDates['2026-11-26T09:00:00']!.categoryIds).toEqual([kept]);
+  expect(after[2]).toEqual(events[2]);
+});
