@@ -1,5 +1,5 @@
 /** What kind of refusal or failure the words of an error are about, for whoever acts on it. */
-export const USER_ERROR_CODES = [
+const USER_ERROR_CODES = [
   'refused',
   'gone',
   'unreadable',

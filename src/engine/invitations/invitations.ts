@@ -40,7 +40,8 @@ import type { Post } from './post';
 import { RefusedMailError } from './post';
 import type { HeldRow, InvitationRow } from './rows';
 import { byUid, eventsOf, heldRows, invitationRows } from './rows';
-import { CameBefore, NotTaken, takeIn } from './takeIn';
+import { takeIn } from './takeIn';
+import { CameBefore, NotTaken } from './taking';
 
 interface Parts extends Asked {
   records: Repository;

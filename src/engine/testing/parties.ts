@@ -12,7 +12,8 @@ import type { Command } from '../commands/command';
 import { planOf } from '../commands/command';
 import type { Records } from '../commands/plan';
 import { eventOfUid } from '../invitations/correspondence';
-import { NotTaken, takeIn } from '../invitations/takeIn';
+import { NotTaken } from '../invitations/taking';
+import { takeIn } from '../invitations/takeIn';
 
 const SAYING = { wording: { locale: 'en-GB', hourCycle: '24' }, clock: 'Europe/London' } as const;
 
