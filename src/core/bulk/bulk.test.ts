@@ -170,6 +170,12 @@ test.each([
   expect(() => replacer(pattern, '', 'pattern')).toThrow(new UserError('refused', reason));
 });
 
+test('a pattern looks through texts of four thousand characters, and leaves longer ones', () => {
+  const text = (length: number) => 'a'.repeat(length);
+  expect(replacer('a', 'b', 'pattern')(text(4000))).toBe('b'.repeat(4000));
+  expect(replacer('a', 'b', 'pattern')(text(4001))).toBe(text(4001));
+});
+
 const SAID = {
   locale: 'en-GB',
   hourCycle: '24' as const,

@@ -33,6 +33,10 @@ test.each([
   ['2026-11-24', ['2026-11-24 2026-11-24']],
   ['march to may 2027', ['2027-03-01 2027-05-31']],
   ['24 nov - 2 dec', ['2026-11-24 2026-12-02']],
+  ['2 dec - 24 nov 2026', []],
+  ['nowhere to 3 may', []],
+  ['3 may to nowhere', []],
+  ['24 nov 2026 to 2 dec 2027', ['2026-11-24 2027-12-02']],
 ])('“%s” means %j', (text, days) => {
   expect(said(text)).toEqual(days);
 });
