@@ -1,6 +1,5 @@
 import { inkName } from '../calendars/inks';
 import { wallOnClock } from '../editing/times';
-import { sayParty } from '../invitations/party';
 import type { CalendarEvent } from '../model/event';
 import { durationOf, isWholeDay } from '../model/event';
 import { zoneOf } from '../model/common';
@@ -75,7 +74,10 @@ const SAID: readonly [string, (event: CalendarEvent, wording: DifferenceWording)
   ['Availability', ({ availability }) => availability],
   ['Seen by others', ({ visibility }) => visibility],
   ['Importance', ({ importance }) => importanceOf(importance)],
-  ['Guests', ({ attendees }) => joinWords(attendees.map(sayParty)) || NOTHING],
+  [
+    'Guests',
+    ({ attendees }) => joinWords(attendees.map(({ name, address }) => name || address)) || NOTHING,
+  ],
   ['Reminders', sayOwnReminders],
   ['Icon', ({ icon }) => icon ?? NOTHING],
   ['Ink', ({ inkOverride }) => (inkOverride ? inkName(inkOverride) : 'of its calendar')],

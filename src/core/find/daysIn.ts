@@ -1,126 +1,43 @@
-import { MONTH, monthNamed } from '../jot/vocabulary';
-import type { Filter, Period } from '../model/filter';
-import type { Weekday } from '../time/civil';
-import {
-  civilDate,
-  dayNumber,
-  DAYS_A_WEEK,
-  daysInMonth,
-  formatDate,
-  officeWeekStart,
-  startOfWeek,
-} from '../time/civil';
-import type { DayNumber } from '../time/units';
-import { typedDay } from '../view/typedDate';
+import { MONTH } from '../jot/vocabulary';
+import type { Filter } from '../model/filter';
+import { formatDate, startOfWeek, DAYS_A_WEEK } from '../time/civil';
+import type { DayContext, DaysMeant, Stretch } from '../view/periods';
+import { periodsIn } from '../view/periods';
+import { plainWords, singleDay } from '../view/typedDate';
 
-/** Days (day numbers) that words may mean, the last one included. */
-export interface DaysMeant {
-  from: DayNumber;
-  to: DayNumber;
-  /** What they are called, where they are other days as time goes on. */
-  period?: Period;
-}
+export type { DayContext, DaysMeant } from '../view/periods';
 
-/** By what words are understood: the day it is, how weeks begin, and the order of dates in figures. */
-export interface DayContext {
-  today: DayNumber;
-  firstWeekday: Weekday;
-  isMonthFirst: boolean;
-}
-
-const WHICH = '(last|this|next)';
-const AGO: Readonly<Record<string, number>> = { last: -1, this: 0, next: 1 };
-const RELATIVE = new RegExp(`^${WHICH}\\s+(week|month|quarter|year)$`);
-const NAMED_MONTH = new RegExp(`^(?:${WHICH}\\s+)?(${MONTH})\\.?(?:\\s+(\\d{4}))?$`);
-const QUARTER = /^q([1-4])(?:\s*\/?\s*(\d{4}))?$/;
-const WEEK = /^(?:week|wk|w)\s*(\d{1,2})(?:\s*(?:of|,|\/)?\s*(\d{4}))?$/;
-const YEAR = /^(19|20|21)\d{2}$/;
 /** "3-14 may": a dash between figures is one of a date, but where a month follows. */
 const DASHED = /^(\d{1,2})\s*[-–]\s*(?=\d{1,2}\s+[a-z])/;
-const STRETCH = /^(.+?)\s+(?:-|–|to|until|till)\s+(.+)$/;
-const WEEKS_A_YEAR = 53;
-const MONTHS_A_QUARTER = 3;
+const STRETCH = /^(?:from\s+)?(.+?)\s+(?:-|–|to|until|till|through)\s+(.+)$/;
+const BETWEEN = /^between\s+(.+?)\s+and\s+(.+)$/;
+const BOTH = /^(.+?)\s+(?:and|&|\+)\s+(.+)$/;
+const WEEK_OF = /^(?:the\s+)?(?:week\s+(?:of|commencing|beginning|from)|w\/c|wc)\s+(.+)$/;
+/** Days from one on, or up to one. */
+const OPEN: readonly [RegExp, (days: Stretch) => DaysMeant][] = [
+  [/^(?:until|till|up to|by|through)\s+(.+)$/, ({ to }) => ({ from: null, to })],
+  [/^before\s+(.+)$/, ({ from }) => ({ from: null, to: from - 1 })],
+  [/^after\s+(.+)$/, ({ to }) => ({ from: to + 1, to: null })],
+  [/^(?:since|starting|from)\s+(.+?)(?:\s+on(?:wards?)?)?$/, ({ from }) => ({ from, to: null })],
+  [/^(.+?)\s+onwards?$/, ({ from }) => ({ from, to: null })],
+];
 
-/** A month, counted from January of year 0, of which there may be several in a row. */
-function months(first: number, count = 1): DaysMeant {
-  const from = dayNumber(Math.floor(first / 12), (first % 12) + 1, 1);
-  const last = first + count - 1;
-  const [year, month] = [Math.floor(last / 12), (last % 12) + 1];
-  return { from, to: dayNumber(year, month, daysInMonth(year, month)) };
-}
-
-const year = (nth: number): DaysMeant => months(nth * 12, 12);
-
-function relative(which: string, unit: string, { today, firstWeekday }: DayContext): DaysMeant {
-  const by = AGO[which]!;
-  const at = civilDate(today);
-  const month = at.year * 12 + at.month - 1;
-  if (unit === 'week') {
-    const from = startOfWeek(today, firstWeekday) + by * DAYS_A_WEEK;
-    return { from, to: from + DAYS_A_WEEK - 1 };
+function single(words: string, context: DayContext): Stretch[] {
+  const week = WEEK_OF.exec(words);
+  if (week) {
+    const day = singleDay(week[1]!, context);
+    if (day === null) return [];
+    const from = startOfWeek(day, context.firstWeekday);
+    return [{ from, to: from + DAYS_A_WEEK - 1 }];
   }
-  if (unit === 'month') return months(month + by);
-  if (unit === 'year') return year(at.year + by);
-  const quarter = Math.floor(month / MONTHS_A_QUARTER) + by;
-  return months(quarter * MONTHS_A_QUARTER, MONTHS_A_QUARTER);
-}
-
-/** A month without a year: the one around today, then those before and after it. */
-function named(which: string | undefined, month: number, context: DayContext): DaysMeant[] {
-  const at = civilDate(context.today);
-  const now = at.year * 12 + at.month - 1;
-  const inYear = (nth: number) => nth * 12 + month - 1;
-  if (which === 'last') return [months(inYear(inYear(at.year) < now ? at.year : at.year - 1))];
-  if (which === 'next') return [months(inYear(inYear(at.year) > now ? at.year : at.year + 1))];
-  if (which === 'this') return [months(inYear(at.year))];
-  return [at.year - 1, at.year, at.year + 1]
-    .map(inYear)
-    .sort((a, b) => Math.abs(a - now) - Math.abs(b - now) || b - a)
-    .slice(0, 2)
-    .map((nth) => months(nth));
-}
-
-function week(nth: number, ofYear: number, { firstWeekday }: DayContext): DaysMeant[] {
-  if (nth < 1 || nth > WEEKS_A_YEAR) return [];
-  const from = officeWeekStart(ofYear, nth, firstWeekday);
-  return [{ from, to: from + DAYS_A_WEEK - 1 }];
-}
-
-/** Weeks, months, quarters and years by what they are called. */
-function period(words: string, context: DayContext): DaysMeant[] {
-  const at = civilDate(context.today);
-  const said = RELATIVE.exec(words);
-  if (said) {
-    const called = `${said[1]} ${said[2]}` as Period;
-    return [{ ...relative(said[1]!, said[2]!, context), period: called }];
-  }
-  const month = NAMED_MONTH.exec(words);
-  if (month) {
-    const nth = monthNamed(month[2]!);
-    return month[3] === undefined
-      ? named(month[1], nth, context)
-      : [months(Number(month[3]) * 12 + nth - 1)];
-  }
-  const quarter = QUARTER.exec(words);
-  if (quarter) {
-    const first = (Number(quarter[1]) - 1) * MONTHS_A_QUARTER;
-    return [months(Number(quarter[2] ?? at.year) * 12 + first, MONTHS_A_QUARTER)];
-  }
-  const nthWeek = WEEK.exec(words);
-  if (nthWeek) return week(Number(nthWeek[1]), Number(nthWeek[2] ?? at.year), context);
-  if (YEAR.test(words)) return [year(Number(words))];
-  return [];
-}
-
-function single(words: string, context: DayContext): DaysMeant[] {
-  const whole = period(words, context);
-  const day = whole.length ? null : typedDay(words, context);
+  const whole = periodsIn(words, context);
+  const day = whole.length ? null : singleDay(words, context);
   return day === null ? whole : [{ from: day, to: day }];
 }
 
 /** From one to another; null when words say no stretch. */
 function stretch(words: string, context: DayContext): DaysMeant[] | null {
-  const [, first, last] = STRETCH.exec(words) ?? [];
+  const [, first, last] = BETWEEN.exec(words) ?? STRETCH.exec(words) ?? [];
   if (first === undefined || last === undefined) return null;
   // "3 to 14 may": the month is said once.
   const monthOfLast = new RegExp(`\\b${MONTH}\\b.*$`).exec(last)?.[0];
@@ -133,20 +50,49 @@ function stretch(words: string, context: DayContext): DaysMeant[] | null {
   return from.from <= to.to ? [{ from: from.from, to: to.to }] : [];
 }
 
+/** "today and tomorrow", "this week and next week"; null where that is no stretch without a gap. */
+function both(words: string, context: DayContext): DaysMeant[] | null {
+  const [, first, last] = BOTH.exec(words) ?? [];
+  if (first === undefined || last === undefined) return null;
+  const [from] = single(first, context);
+  const unit = /\b(week|month|quarter|year|weekend)$/.exec(first)?.[1];
+  const [to] = single(
+    /^(?:next|last|this)$/.test(last) && unit ? `${last} ${unit}` : last,
+    context,
+  );
+  return from && to && to.from === from.to + 1 ? [{ from: from.from, to: to.to }] : null;
+}
+
+function open(words: string, context: DayContext): DaysMeant[] | null {
+  for (const [pattern, make] of OPEN) {
+    const said = pattern.exec(words)?.[1];
+    const [days] = said === undefined ? [] : single(said, context);
+    if (days) return [make(days)];
+  }
+  return null;
+}
+
 /**
  * The days that typed words may mean, the likeliest first: "march", "last week", "q3 2026", "2027",
- * "12 march", "3 to 14 may". None when they name no days.
+ * "12 march", "3 to 14 may", "last 30 days", "since october". None when they name no days.
  */
 export function daysIn(text: string, context: DayContext): DaysMeant[] {
-  const words = text.trim().toLowerCase().replaceAll(/\s+/g, ' ').replace(DASHED, '$1 to ');
+  const words = plainWords(text).replace(DASHED, '$1 to ');
   if (!words) return [];
-  return stretch(words, context) ?? single(words, context);
+  return (
+    stretch(words, context) ??
+    open(words, context) ??
+    both(words, context) ??
+    single(words, context)
+  );
 }
+
+const dateOf = (day: number | null) => (day === null ? null : formatDate(day));
 
 /** Days that words mean as a filter has them. */
 export const filterDates = ({ from, to, period }: DaysMeant): NonNullable<Filter['dates']> => ({
-  from: formatDate(from),
-  to: formatDate(to),
+  from: dateOf(from),
+  to: dateOf(to),
   ...(period && { period }),
 });
 

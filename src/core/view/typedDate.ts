@@ -1,36 +1,48 @@
 import { dayIn } from '../jot/dayIn';
-import type { Weekday } from '../time/civil';
-import { civilDate, dayNumber, daysInMonth, officeWeekStart } from '../time/civil';
-import type { DayNumber } from '../time/units';
+import { civilDate, dayNumber, daysInMonth } from '../time/civil';
+import type { DayContext } from './periods';
+import { dayFrom, periodsIn } from './periods';
 
-const WEEK = /^(?:week|wk|w)\s*(\d{1,2})(?:\s*(?:of|,|\/)?\s*(\d{4}))?$/i;
-const WEEKS_A_YEAR = 53;
+/** Feasts by the names that are short for their days. */
+const FEASTS: Readonly<Record<string, string>> = {
+  christmas: 'christmas day',
+  xmas: 'christmas day',
+  easter: 'easter sunday',
+  'new year': "new year's day",
+  "new year's": "new year's day",
+  whitsun: 'whit sunday',
+  pentecost: 'whit sunday',
+  ascension: 'ascension day',
+};
+
+/** Words of a date as they are understood: in small letters, one blank between them. */
+export const plainWords = (text: string) =>
+  text.trim().toLowerCase().replaceAll(/[’‘]/g, "'").replaceAll(/\s+/g, ' ');
 
 /**
- * The day (day number) that typed words mean: "12 march", "week 32", "in 3 weeks", "2026-12-01".
- * `today` is a day number; slashed dates have the month first where `isMonthFirst`. Null when they
- * name none.
+ * The single day (day number) that typed words name: "12 march", "in 3 weeks", "2 weeks ago", "+3",
+ * "easter". Null when they name none, or several.
  */
-export function typedDay(
-  text: string,
-  {
-    today,
-    firstWeekday,
-    isMonthFirst,
-  }: { today: DayNumber; firstWeekday: Weekday; isMonthFirst: boolean },
-): number | null {
-  const words = text.trim();
-  const week = WEEK.exec(words);
-  if (week) {
-    const nth = Number(week[1]);
-    const year = Number(week[2] ?? civilDate(today).year);
-    return nth >= 1 && nth <= WEEKS_A_YEAR ? officeWeekStart(year, nth, firstWeekday) : null;
-  }
-  const day = dayIn(words, { today, isMonthFirst });
-  if (day === null || !isWithoutYear(words)) return day;
+export function singleDay(text: string, context: DayContext): number | null {
+  const words = plainWords(text);
+  const far = dayFrom(words, context);
+  if (far !== null) return far;
+  const feast = FEASTS[words];
+  const day = dayIn(feast ?? words, context);
+  if (feast || day === null || !isWithoutYear(words)) return day;
   const { year, month, day: ofMonth } = civilDate(day);
   const before = dayNumber(year - 1, month, Math.min(ofMonth, daysInMonth(year - 1, month)));
-  return today - before < day - today ? before : day;
+  return context.today - before < day - context.today ? before : day;
+}
+
+/**
+ * The day (day number) to go to by typed words: a single one, or the first of a week, month, quarter
+ * or year ("week 32", "december", "Q1"). `today` is a day number; slashed dates have the month first
+ * where `isMonthFirst`. Null when they name none.
+ */
+export function typedDay(text: string, context: DayContext): number | null {
+  const [period] = periodsIn(plainWords(text), context);
+  return period ? period.from : singleDay(text, context);
 }
 
 /** Whether words name a day of the month and no year: of two that are as good, the nearer is gone to. */

@@ -29,11 +29,8 @@ export function DatesField({ dates, onChange }: { dates: Dates; onChange(dates: 
   const isUnread = typed.trim() !== '' && !meant(typed);
   const isSame = (words: string) => {
     const days = meant(words);
-    return (
-      days !== undefined &&
-      dates?.from === formatDate(days.from) &&
-      dates.to === formatDate(days.to)
-    );
+    const said = days && filterDates(days);
+    return said !== undefined && dates?.from === said.from && dates.to === said.to;
   };
   const day = (date: string | null | undefined) => (date ? parseDate(date) : today);
   return (

@@ -1,5 +1,6 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
+import type { DaysMeant } from '@/core/find/daysIn';
 import type { Suggestion, SuggestionGroup } from '@/core/find/suggestions';
 import { plainNotes } from '@/core/page/notes';
 import { FIELD_NAMES } from '@/core/query/sayFilter';
@@ -14,8 +15,10 @@ import { usePalette } from '@/ui/theme/theme';
 /** Longer texts are shown around what was found in them. */
 const LONG = 48;
 
-function sayDays({ from, to }: { from: number; to: number }, wording: Wording): string {
+function sayDays({ from, to }: DaysMeant, wording: Wording): string {
   const day = (nth: number) => sayDay(nth, wording, DATED_DAY);
+  if (from === null) return to === null ? '' : `until ${day(to)}`;
+  if (to === null) return `from ${day(from)}`;
   return from === to ? day(from) : `${day(from)} – ${day(to)}`;
 }
 
