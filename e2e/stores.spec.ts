@@ -186,9 +186,7 @@ test(
       });
     });
     const notice = page.getByRole('alert');
-    await expect(notice).toContainText(
-      'What keeps your data stopped (Uncaught Error: out of steam)',
-    );
+    await expect(notice).toContainText('What keeps your data stopped and was started again.');
     await notice.getByRole('button', { name: 'Close' }).click();
     await jot(page, 'Second call Saturday 10:00');
     await expect(bar(page, 'First call')).toBeVisible();
@@ -212,7 +210,9 @@ test(
     });
     await page.getByRole('button', { name: 'Filter', exact: true }).click();
     await expect(page.getByRole('heading', { name: 'This screen stopped' })).toBeVisible();
-    await expect(page.getByRole('alert')).toContainText('went wrong: broken on purpose.');
+    await expect(page.getByRole('alert')).toContainText(
+      'Something in the app failed. What you kept is safe',
+    );
     await page.getByRole('button', { name: 'Show it again' }).click();
     await expect(bar(page, 'Third call')).toBeVisible();
     // The framework says what it caught; nothing else went wrong.

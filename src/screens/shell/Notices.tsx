@@ -48,9 +48,7 @@ export function Notices() {
         </View>
       )}
       {stops.length > seen && (
-        <Notice
-          text={`What keeps your data stopped (${stops.at(-1)}) and was started again. What was said to be kept is kept.`}
-        >
+        <Notice text="What keeps your data stopped and was started again. What was said to be kept is kept.">
           <Button compact onPress={() => setSeen(stops.length)}>
             Close
           </Button>
