@@ -1,4 +1,4 @@
-/** What kind of refusal or failure the words of an error are about, for whoever acts on it. */
+/** Kinds of refusals and failures, for code that acts on them. */
 const USER_ERROR_CODES = [
   'refused',
   'gone',
@@ -27,6 +27,14 @@ export class UserError extends Error {
     super(message);
   }
 }
+
+/** Makes the base class of errors of one code. */
+export const errorOf = (code: UserErrorCode) =>
+  class extends UserError {
+    constructor(message: string) {
+      super(code, message);
+    }
+  };
 
 /** The code of an error that was made for people, also of one that came from a worker; null for any other. */
 export function userErrorCode(error: unknown): UserErrorCode | null {

@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 import type { BulkRequest, DeedRequest } from '@/engine/commands/bulk';
 import type { BulkPreview, SelectionSummary } from '@/engine/bulk/bulk';
+import { UserError } from '@/core/userError';
 import { useEngineQuery } from './engineQuery';
 import { usePreferences } from './preferences';
 import { useSelection } from './selection';
-import { UserError } from '@/core/userError';
 
 /** What is selected, in so far as it is there, added up; undefined until that is known. */
 export function useSelected(): SelectionSummary | undefined {

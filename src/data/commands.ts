@@ -1,8 +1,10 @@
 import { useCallback } from 'react';
+import type { EpochMs } from '@/core/time/units';
 import type { Command } from '@/engine/commands/command';
 import type { CommandProgress, Done, Preview } from '@/engine/commands/commands';
 import { orInterrupted } from '@/engine/interruption';
 import { proxy } from 'comlink';
+import { describeError, userErrorCode } from '@/core/userError';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
 import { noteTouched } from './touched';
@@ -10,7 +12,6 @@ import { sheetClock } from './sheetShown';
 import { useMessages } from './messages';
 import { askToPersist } from './persistence';
 import { usePreferences } from './preferences';
-import { describeError, userErrorCode } from '@/core/userError';
 
 /** What a command would do as things are; null when nothing, undefined until that is known. */
 export function usePreview(command: Command | null): Preview | null | undefined {
@@ -41,6 +42,19 @@ export function useDo(): Do {
   const { wording, clock } = usePreferences();
   return useCallback(
     async (command, { isQuiet = false } = {}) => {
+      /** Says whether a change (by its time) was kept, which the history knows once the store is open again. */
+      async function sayWhatBecame(now: EpochMs): Promise<boolean> {
+        try {
+          const { done } = await (await whenOpen()).commands.changes();
+          const kept = done.find(({ at }) => at === now);
+          if (kept) say(`${kept.label}. The app restarted meanwhile.`, { offers: ['undo'] });
+          else complain('The app restarted before this was saved: do it again.');
+          return kept !== undefined;
+        } catch (error) {
+          complain(`Not saved. ${describeError(error)}`);
+          return false;
+        }
+      }
       const manner = { now: Date.now(), saying: { wording, clock: sheetClock() ?? clock } };
       try {
         if (!engine) tell('Your calendars are being opened: it is done as soon as they are.', []);
@@ -58,14 +72,7 @@ export function useDo(): Do {
         if (isKept && store === 'own') void askToPersist();
         return true;
       } catch (error) {
-        if (userErrorCode(error) === 'interrupted') {
-          // Whether it was kept is known once the store is open again: its history says so.
-          const { done } = await (await whenOpen()).commands.changes();
-          const kept = done.find(({ at }) => at === manner.now);
-          if (kept) say(`${kept.label}. The app restarted meanwhile.`, { offers: ['undo'] });
-          else complain('The app restarted before this was saved: do it again.');
-          return kept !== undefined;
-        }
+        if (userErrorCode(error) === 'interrupted') return sayWhatBecame(manner.now);
         const isAboutStore = ['storage', 'readOnly'].includes(userErrorCode(error) ?? '');
         complain(isAboutStore ? `Not saved. ${describeError(error)}` : describeError(error));
         return false;

@@ -8,13 +8,13 @@ import type { RemoteEngine } from '@/engine/client';
 import { openEngine } from '@/engine/client';
 import type { EngineStatus } from '@/engine/engine';
 import type { StoreName } from '@/engine/engine.worker';
+import { describeError } from '@/core/userError';
 import { newArrival } from './arrival';
 import { browserZone } from './browser';
 import { askAgain } from './dependences';
 import { postBox } from './postBox';
 import { noteUse, wasUsed } from './storeUse';
 import { chosenStore } from './whichStore';
-import { describeError } from '@/core/userError';
 
 interface EngineState {
   store: StoreName;

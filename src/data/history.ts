@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
+import { describeError } from '@/core/userError';
 import { useEngine } from './engineContext';
 import { useMessages } from './messages';
-import { describeError } from '@/core/userError';
 
 /** Steps back and on through what was done. */
 export function useHistory() {

@@ -7,6 +7,7 @@ import type {
   TellingManner,
   UntoldRow,
 } from '@/engine/invitations/invitations';
+import { describeError } from '@/core/userError';
 import { download } from './browser';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
@@ -18,7 +19,6 @@ import { useTouched } from './touched';
 import type { Preferences } from './preferences';
 import { usePreferences } from './preferences';
 import { postBox } from './postBox';
-import { describeError } from '@/core/userError';
 
 const mannerOf = ({ wording, clock }: Preferences): TellingManner => ({
   now: Date.now(),

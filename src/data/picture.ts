@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
+import { errorOf } from '@/core/userError';
 import { useEngine } from './engineContext';
 import { useSettings } from './settings';
-import { UserError } from '@/core/userError';
 
 /** The longer side of a kept picture, in px: as wide as a usual screen. */
 const LONGEST = 1440;
@@ -9,13 +9,7 @@ const QUALITY = 0.8;
 const KIND = 'image/jpeg';
 
 /** Why a picture can't be taken, in words for the person. */
-class PictureError extends UserError {
-  override name = 'PictureError';
-
-  constructor(message: string) {
-    super('file', message);
-  }
-}
+class PictureError extends errorOf('file') {}
 
 /**
  * A picture drawn anew, small enough to be kept. Nothing of the file itself is kept, so nothing in

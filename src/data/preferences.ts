@@ -4,7 +4,7 @@ import { workdaysOf } from '@/core/model/workweek';
 import type { Weekday } from '@/core/time/civil';
 import { sheetClock } from '@/core/time/sheetClock';
 import type { Wording } from '@/core/time/words';
-import { localeOf } from '@/core/time/words';
+import { localeOf, withClocks } from '@/core/time/words';
 import type { Scale } from '@/core/view/scale';
 import { scaleOf } from '@/core/view/scale';
 import { browserFirstWeekday, browserHourCycle, browserLocale, browserZone } from './browser';
@@ -36,11 +36,14 @@ export function usePreferences(): Preferences {
       clock,
       workdays: workdaysOf(settings.workweek),
       firstWeekday: (settings.firstWeekday ?? browserFirstWeekday()) as Weekday,
-      wording: {
-        locale: settings.dateOrder ? localeOf(settings.dateOrder) : browserLocale(),
-        hourCycle: settings.hourCycle ?? browserHourCycle(),
-        ...(clock !== zone && { clocks: { sheet: clock, home: zone } }),
-      },
+      wording: withClocks(
+        {
+          locale: settings.dateOrder ? localeOf(settings.dateOrder) : browserLocale(),
+          hourCycle: settings.hourCycle ?? browserHourCycle(),
+        },
+        clock,
+        zone,
+      ),
       scale: scaleOf(settings),
     };
   }, [settings]);

@@ -5,12 +5,12 @@ import { DEFAULT_PRINT } from '@/core/model/print';
 import type { PrintPage } from '@/core/print/boxes';
 import { dayOfWall } from '@/core/time/civil';
 import type { PrintedThing } from '@/engine/printing/printer';
+import { describeError } from '@/core/userError';
 import { useDo } from './commands';
 import { useEngineQuery } from './engineQuery';
 import { letterWidths } from './letterWidths';
 import { useWallNow } from './now';
 import { usePreferences } from './preferences';
-import { describeError } from '@/core/userError';
 
 /** How long nothing is changed before how it is printed is kept, in ms. */
 const QUIET = 800;

@@ -11,6 +11,7 @@ import type { SweepRequest } from '@/engine/commands/sweep';
 import type { EventQuery } from '@/core/query/eventQuery';
 import { withoutPrivate } from '@/core/view/privacy';
 import { ALL_SHOWN, havingWords } from '@/core/query/eventQuery';
+import { describeError } from '@/core/userError';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
 import type { SheetShown } from './sheetShown';
@@ -18,7 +19,6 @@ import { useMessages } from './messages';
 import { useNow } from './now';
 import { usePreferences } from './preferences';
 import { useSettings } from './settings';
-import { describeError } from '@/core/userError';
 
 type PageParam = Omit<AgendaRequest, 'zone'>;
 

@@ -8,6 +8,7 @@ import type { EpochMs } from '@/core/time/units';
 import { saySpan } from '@/core/time/words';
 import { withoutPrivate } from '@/core/view/privacy';
 import type { Reminded, ShownReminder } from '@/engine/reminders/reminders';
+import { describeError } from '@/core/userError';
 import { useAskSheet } from './asked';
 import { chime } from './chime';
 import { useEngine } from './engineContext';
@@ -18,7 +19,6 @@ import { closeNotices, NOTICE_AGAIN, onNoticePress, showNotices } from './notice
 import { useNow } from './now';
 import { openTask } from './openedTask';
 import type { Preferences } from './preferences';
-import { describeError } from '@/core/userError';
 
 const NONE: Reminded = { shown: [], fresh: [], held: 0, quiet: null, toSend: 0 };
 

@@ -2,10 +2,10 @@ import { useEffect, useRef } from 'react';
 import { z } from '@/core/model/zod';
 import { copyName, copiesToDrop } from '@/core/files/safeCopies';
 import type { RemoteEngine } from '@/engine/client';
+import { describeError } from '@/core/userError';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
 import { outsideState } from './outsideState';
-import { describeError } from '@/core/userError';
 
 /** How long it is quiet after a change before a copy is written, in ms. */
 const QUIET = 120_000;

@@ -3,9 +3,9 @@ import { z } from '@/core/model/zod';
 import { sharedChange } from '@/core/people/sharedChange';
 import type { RemoteEngine } from '@/engine/client';
 import type { Manner } from '@/engine/commands/commands';
+import { describeError, userErrorCode } from '@/core/userError';
 import { headersOf } from './sharing';
 import { noteTouched } from './touched';
-import { describeError, userErrorCode } from '@/core/userError';
 
 const addressOf = ({ token }: Share) => `/shares/${token}/changes`;
 

@@ -1,10 +1,10 @@
 import { count } from '@/core/time/words';
 import { sayFilesLeft } from '@/core/files/attached';
 import type { ExportedFile, ExportRequest, TableRequest } from '@/engine/files/exporter';
+import { describeError } from '@/core/userError';
 import { download, downloadBlob } from './browser';
 import { useEngine } from './engineContext';
 import { useMessages } from './messages';
-import { describeError } from '@/core/userError';
 
 /** Exports: what was asked for becomes a file of the browser's, told with what it leaves behind. */
 export function useExports() {

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { useMessages } from './messages';
 import { describeError, userErrorCode } from '@/core/userError';
+import { useMessages } from './messages';
 
 /** Tells the person of what failed where nobody waited for it: answers of the engine, and work that was only begun. */
 export function useTroubles(): void {

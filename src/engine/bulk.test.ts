@@ -111,6 +111,22 @@ test('a preview names the clashes that a change makes, with what each event woul
   ]);
 });
 
+test('of two dates of a series each line names the clashes of its own date alone', async () => {
+  const engine = await opened([
+    ...SEED.slice(0, 3),
+    event('gate', { title: 'Gate', ...on('26', '11:00', '12:00') }),
+    event('rounds', { title: 'Rounds', rule: 'FREQ=DAILY;COUNT=3', ...on('25', '13:00', '14:00') }),
+  ]);
+  const ids = ['rounds@2026-11-25T13:00:00', 'rounds@2026-11-26T13:00:00'];
+  const steps = [{ kind: 'setStart' as const, minute: 11 * 60 }];
+  const preview = (more: Partial<BulkTargets>) =>
+    engine.bulk
+      .preview({ ...targets(ids, more), steps }, MANNER)
+      .lines.map(({ clashes }) => clashes);
+  const gate = '“Gate”, Thu 26 Nov, 11:00 – 12:00';
+  expect(preview({})).toEqual([[], [gate]]);
+});
+
 test('a preview says what differs, what can’t be done, and what it does to clashes and closures', async () => {
   const engine = await opened(SEED);
   const request = {

@@ -5,7 +5,7 @@ import { migrate, RecordError } from '@/core/model/migrate';
 import { keyOf, splitKey } from '@/core/model/records';
 import { SCHEMA_VERSION } from '@/core/model/versions';
 import type { EpochMs } from '@/core/time/units';
-import { UserError } from '@/core/userError';
+import { errorOf } from '@/core/userError';
 
 export type AnyRecord = RecordOf<RecordType>;
 
@@ -155,13 +155,7 @@ export const historySchema = z.object({
 export type History = z.infer<typeof historySchema>;
 
 /** Why a step through the history was not taken, in words for the person. */
-export class HistoryError extends UserError {
-  override name = 'HistoryError';
-
-  constructor(message: string) {
-    super('history', message);
-  }
-}
+export class HistoryError extends errorOf('history') {}
 
 export const EMPTY_HISTORY: History = { next: 1, done: [], undone: [] };
 

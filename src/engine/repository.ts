@@ -3,6 +3,7 @@ import { RECORD_TYPES } from '@/core/model/kinds';
 import type { RecordOf } from '@/core/model/records';
 import { checkRecord, keyOf, splitKey } from '@/core/model/records';
 import { wrap } from '@/core/model/migrate';
+import { errorOf } from '@/core/userError';
 import { adopting, missingCalendars, sayAdopted } from './adopting';
 import { Asides } from './asides';
 import type { SetAside } from './asides';
@@ -16,7 +17,6 @@ import { fitting, reasonOf, recordEntries, sayResults, stepResult } from './resu
 import type { Durability } from './storage/database';
 import { StorageError } from './storage/database';
 import type { Store, Surroundings } from './storage/store';
-import { UserError } from '@/core/userError';
 
 /** What has not been written yet, and why. */
 export interface Unsaved {
@@ -31,13 +31,7 @@ export interface ReadOnly {
 }
 
 /** A change was refused, since the store may only be read. */
-class ReadOnlyError extends UserError {
-  override name = 'ReadOnlyError';
-
-  constructor(message: string) {
-    super('readOnly', message);
-  }
-}
+class ReadOnlyError extends errorOf('readOnly') {}
 
 /** Told of how far a change has been worked out, in records. */
 export type Watch = (progress: { done: number; total: number }) => Promise<void>;

@@ -8,7 +8,7 @@ import type { CalendarReminders } from '../reminders/following';
 import type { ReminderWording } from '../reminders/words';
 import { sayReminders } from '../reminders/words';
 import { MINUTE } from '../time/civil';
-import { joinWords, sayLength, saySpan } from '../time/words';
+import { joinWords, sayLength, saySpan, withClocks } from '../time/words';
 import { cityOf } from '../time/zoneNames';
 
 /** One thing that is said of an event before, and otherwise after. */
@@ -39,7 +39,7 @@ export function sayTimes(
     end: wallOnClock(event.end, clock),
     wholeDay: isWholeDay(event),
   };
-  return saySpan(span, { ...wording, clocks: { sheet: clock, home } });
+  return saySpan(span, withClocks(wording, clock, home));
 }
 
 const sayZone = (event: CalendarEvent) => {

@@ -7,7 +7,7 @@ import { DAY, dayOfWall, formatDate, formatLocal, MINUTE, parseLocal } from '../
 import type { WallMs } from '../time/units';
 import { instantFromWall } from '../time/zones';
 import type { BulkStep } from '../model/bulkSteps';
-import { UserError } from '../userError';
+import { UserError, errorOf } from '../userError';
 
 /** Steps that say when an event is. */
 export type TimeStep = Extract<
@@ -29,13 +29,7 @@ export type TimeStep = Extract<
 type Timed = Pick<CalendarEvent, 'start' | 'end'> & Partial<Pick<CalendarEvent, 'keptHours'>>;
 
 /** Why a step can't be done to an event, in words. */
-export class Refusal extends UserError {
-  override name = 'Refusal';
-
-  constructor(message: string) {
-    super('refused', message);
-  }
-}
+export class Refusal extends errorOf('refused') {}
 
 const hasNoHours = () => new Refusal('It lasts whole days and has no hours.');
 

@@ -1,16 +1,10 @@
 import type { Data, MigrationSteps } from './versions';
 import { MIGRATIONS, SCHEMA_VERSION } from './versions';
 import { z } from './zod';
-import { UserError } from '../userError';
+import { errorOf } from '../userError';
 
 /** Why a stored record can't be used, in words for the person. */
-export class RecordError extends UserError {
-  override name = 'RecordError';
-
-  constructor(message: string) {
-    super('record', message);
-  }
-}
+export class RecordError extends errorOf('record') {}
 
 const isPlainObject = (value: unknown) =>
   typeof value === 'object' && value !== null && !Array.isArray(value);

@@ -6,7 +6,7 @@ import { findPeople } from './findPeople';
 import { attendeesOf, guestsOf, isSamePerson, meetingTitle, roomOf } from './guests';
 import type { OpeningRun } from './openings';
 import { bestFirst, dayStandings, hindranceAt, openings, runsOf } from './openings';
-import { sayOffer, spreadStarts } from './sayOffer';
+import { describeOffer, spreadStarts } from './describeOffer';
 import type { OpeningWording } from './sayOpenings';
 import { sayOpening, sayRun } from './sayOpenings';
 import { sayStanding, sayTheirTime, standingOf } from './standing';
@@ -193,7 +193,7 @@ test('who is asked becomes a guest, and is known again by address or name', () =
 });
 
 test('an offer is told by the clock of each zone, with its day where that is another', () => {
-  const text = sayOffer(
+  const text = describeOffer(
     {
       title: 'Lens order',
       minutes: 45,
@@ -217,9 +217,9 @@ test('an offer is told by the clock of each zone, with its day where that is ano
     '',
     'They are held for you until one is taken.',
   ]);
-  expect(sayOffer({ title: '', minutes: 60, starts: [at('09:00')], zones: [UTC] }, WORDING)).toBe(
-    '1 h\n\nWould this time suit you?\n\n1. Tue, 24 Nov 2026\n   09:00 – 10:00 in UTC',
-  );
+  expect(
+    describeOffer({ title: '', minutes: 60, starts: [at('09:00')], zones: [UTC] }, WORDING),
+  ).toBe('1 h\n\nWould this time suit you?\n\n1. Tue, 24 Nov 2026\n   09:00 – 10:00 in UTC');
 });
 
 test('offered times lie on different days while there are such, the best first', () => {

@@ -2,7 +2,7 @@ import type { Person } from '../model/person';
 import { newPerson } from '../model/person';
 import { DEFAULT_SETTINGS } from '../model/others';
 import { HOUR, MINUTE } from '../time/civil';
-import { sayOffer, spreadStarts } from './sayOffer';
+import { describeOffer, spreadStarts } from './describeOffer';
 import { sayOpening, sayRun } from './sayOpenings';
 
 const wording = { locale: 'en-GB', hourCycle: '24' } as const;
@@ -59,7 +59,7 @@ test('a run is one time, or anywhere in a stretch; midnight is its end', () => {
 
 test('an offer of one time and of several; only what is held says so', () => {
   const one = { title: 'Lens trial', minutes: 45, starts: [AT], zones: ['Europe/London'] };
-  expect(sayOffer(one, wording)).toBe(
+  expect(describeOffer(one, wording)).toBe(
     [
       'Lens trial, 45 min',
       '',
@@ -74,7 +74,7 @@ test('an offer of one time and of several; only what is held says so', () => {
     ...{ title: '', starts: [AT + 24 * HOUR, AT], isHeld: true, minutes: 8 * 60 },
     zones: ['Europe/London', 'Asia/Tokyo'],
   };
-  expect(sayOffer(two, wording)).toBe(
+  expect(describeOffer(two, wording)).toBe(
     [
       '8 h',
       '',
@@ -90,7 +90,7 @@ test('an offer of one time and of several; only what is held says so', () => {
       'They are held for you until one is taken.',
     ].join('\n'),
   );
-  expect(sayOffer({ ...one, isHeld: true }, wording)).toMatch(
+  expect(describeOffer({ ...one, isHeld: true }, wording)).toMatch(
     /It is held for you until you answer\.$/,
   );
 });

@@ -1,5 +1,6 @@
 import type { DayParts } from '../time/words';
 import { LONG_DAY, sayDay, sayHour, SHORT_DAY } from '../time/words';
+import { minuteOfDay } from '../time/civil';
 import type { DayNumber } from '../time/units';
 import type { Box, Room } from './boxes';
 import { GREY } from './boxes';
@@ -39,6 +40,9 @@ function beside(parts: readonly Part[]): (Part & { place: number; of: number })[
   return placed;
 }
 
+/** Minutes at whose multiples a time can be read off the lines of the hours. */
+const ON_AXIS = 30;
+
 /** The words of an event in a box: all of them, or as much of its title as there is room for, with the number of the rest. */
 function wordsIn(event: Printed, room: Room, printing: Printing, further: Further): Box[] {
   const { size } = printing.setup;
@@ -63,12 +67,17 @@ function wordsIn(event: Printed, room: Room, printing: Printing, further: Furthe
   const times = sayTimes(event, printing);
   const details = detailsOf(event, printing);
   const { title } = withLastDay(event, printing);
-  // Where there is less room they stand on fewer lines; when it is, its place among the hours says too.
+  const isOnAxis = [event.o.start, event.o.end].every((wall) => minuteOfDay(wall) % ON_AXIS === 0);
+  // Where there is less room they stand on fewer lines; times that can be read off the hours are left out.
   const ways = [
     () => lines(title, [times, ...details]),
     () => lines(title, [[times, ...details].join(' · ')]),
-    () => lines(title, details.length ? [details.join(' · ')] : []),
-    () => lines([title, ...details].join(' · '), []),
+    ...(isOnAxis
+      ? [
+          () => lines(title, details.length ? [details.join(' · ')] : []),
+          () => lines([title, ...details].join(' · '), []),
+        ]
+      : [() => lines([title, times, ...details].join(' · '), [])]),
   ];
   const most = Math.max(1, Math.floor((room.height + 1) / line));
   // A box too narrow for a word has its number alone, and where there is no room for that, its mark.

@@ -170,7 +170,8 @@ function besides(printing: Printing, room: Room, pages: number): Filled[] {
   return flow(blocks, room);
 }
 
-/** Letters of a week that would need a second page get smaller down to this size, by steps. */
+/** Letters of a week that would need a second page get smaller by steps, down to this part of their size and never below a size. */
+const SMALLEST_PART = 0.75;
 const SMALLEST: Points = 7;
 const SMALLER: Points = 0.5;
 
@@ -179,7 +180,8 @@ function pagesOf(printing: Printing, clock: string): PrintPage[] {
   const usual = pagesIn(printing, clock);
   const { setup, days } = printing;
   if (usual.length !== 2 || days.length > COLUMNS || !ONE_PAGE.includes(setup.form)) return usual;
-  for (let size = setup.size - SMALLER; size >= SMALLEST; size -= SMALLER) {
+  const least = Math.max(SMALLEST, setup.size * SMALLEST_PART);
+  for (let size = setup.size - SMALLER; size >= least; size -= SMALLER) {
     const pages = pagesIn({ ...printing, setup: { ...setup, size } }, clock);
     if (pages.length === 1) return pages;
   }

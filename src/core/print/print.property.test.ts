@@ -250,8 +250,8 @@ test.each(['table', 'columns', 'agenda'] as const)(
     const days = { ...PLAIN_EVENT, day: 2, wholeDay: true, minutes: 1200 };
     const texts = textsOf(week([night, days], { form, hours: 'events' })).join(' ');
     // A cell may break it into lines.
-    expect(texts).toMatch(/(?:–|until) Tue,.*Nov 24/);
-    expect(texts).toMatch(/(?:–|until) Fri,.*Nov 27/);
+    expect(texts).toMatch(/(?:–|until) Tue.*(?:24 Nov|Nov 24)/);
+    expect(texts).toMatch(/(?:–|until) Fri.*(?:27 Nov|Nov 27)/);
   },
 );
 
@@ -276,9 +276,9 @@ test('names of hours never touch, on small paper and with a 12-hour clock', () =
 
 test('what one head of a column has in full gets no number in another', () => {
   const long = { ...PLAIN_EVENT, wholeDay: true, minutes: 1200, words: ['survey'] };
-  const many = Array.from({ length: 9 }, () => ({ ...PLAIN_EVENT, wholeDay: true, day: 1 }));
-  const texts = textsOf(week([...many, long], { form: 'columns', size: 14, paper: 'A5' }));
+  const many = Array.from({ length: 40 }, () => ({ ...PLAIN_EVENT, wholeDay: true, day: 1 }));
+  const texts = textsOf(week([...many, long], { form: 'columns', size: 10 }));
   const further = texts.slice(texts.indexOf('In full'));
-  expect(further.some((text) => text.includes('E9Q'))).toBe(false);
-  expect(texts.some((text) => text.includes('E9Q'))).toBe(true);
+  expect(further.some((text) => text.includes('E40Q'))).toBe(false);
+  expect(texts.some((text) => text.includes('E40Q'))).toBe(true);
 });

@@ -3,7 +3,7 @@ import { groupOccurrences, totalsOf } from '../agenda/table';
 import { cellText, COLUMN_NAMES, groupName, sortOccurrences } from '../agenda/tableColumns';
 import type { TableColumn } from '../model/view';
 import { dayOfWall } from '../time/civil';
-import { count, sayDay, sayHours, SHORT_DAY } from '../time/words';
+import { count, sayHours } from '../time/words';
 import type { Box, Points } from './boxes';
 import { GREY, HAIR } from './boxes';
 import { words } from './draw';
@@ -46,36 +46,30 @@ const BREADTHS: Readonly<Record<TableColumn, [share: number, least: number]>> = 
   importance: [10, 3.2],
 };
 
-/** The last day of what lasts several, where no column says when it ends. */
-function lastDayOf({ o }: Printed, { table, wording }: Printing): string {
-  const last = dayOfWall(Math.max(o.start, o.end - 1));
-  if (last === dayOfWall(o.start) || table.setup.columns.includes('end')) return '';
-  return o.wholeDay
-    ? ` – ${sayDay(last, wording, SHORT_DAY)}`
-    : ` – ${sayDay(dayOfWall(o.end), wording, SHORT_DAY)}, ${cellText(o, 'end', table.setting).split(', ').at(-1)}`;
+/** When what lasts several days ends, where no column says it. */
+function formatEnd({ o }: Printed, { table }: Printing): string {
+  const isOfOneDay = dayOfWall(Math.max(o.start, o.end - 1)) === dayOfWall(o.start);
+  if (isOfOneDay || table.setup.columns.includes('end')) return '';
+  return ` – ${cellText(o, 'end', table.setting)}`;
 }
 
 /** What a cell of the sheet's table says of an event on paper, where a private one may be only booked. */
 function cellOf(event: Printed, column: TableColumn, printing: Printing): string {
   const { columns } = printing.table.setup;
   const said = cellText(event.o, column, printing.table.setting);
-  const saysLast = columns.includes('date')
-    ? 'date'
-    : columns.includes('start')
-      ? 'start'
-      : 'title';
-  const last = column === saysLast ? lastDayOf(event, printing) : '';
+  const saysEnd = columns.includes('date') ? 'date' : columns.includes('start') ? 'start' : 'title';
+  const end = column === saysEnd ? formatEnd(event, printing) : '';
   switch (column) {
     case 'title':
-      return event.title + last;
+      return event.title + end;
     case 'place':
       return event.place;
     case 'calendar':
       return event.calendar;
     case 'start':
-      return [said + last, sayOther(event, printing)].filter(Boolean).join(', ');
+      return [said + end, sayOther(event, printing)].filter(Boolean).join(', ');
     default:
-      return said + last;
+      return said + end;
   }
 }
 

@@ -1,7 +1,7 @@
 import type { Weekday } from '../time/civil';
 import { DAY, dayNumber, daysInMonth, HOUR, MINUTE } from '../time/civil';
 import type { EpochMs, WallMs } from '../time/units';
-import { UserError } from '../userError';
+import { errorOf } from '../userError';
 
 export type Frequency =
   'YEARLY' | 'MONTHLY' | 'WEEKLY' | 'DAILY' | 'HOURLY' | 'MINUTELY' | 'SECONDLY';
@@ -39,13 +39,7 @@ export interface Rule {
 }
 
 /** A rule that can't be read; the message says which part, in words for the person. */
-export class RuleError extends UserError {
-  override name = 'RuleError';
-
-  constructor(message: string) {
-    super('rule', message);
-  }
-}
+export class RuleError extends errorOf('rule') {}
 
 const FREQUENCIES: readonly string[] = [
   'YEARLY',

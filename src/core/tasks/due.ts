@@ -19,6 +19,12 @@ export function dueBy({ due }: Pick<Task, 'due'>, clock: string): EpochMs | null
   return instantOf(wall, zoneOf(due), clock);
 }
 
+/** Whether a time is not after a task is due, what floats being on the clock; what is never due is in time. */
+export function isInTime(task: Pick<Task, 'due'>, time: EventTime, clock: string): boolean {
+  const by = dueBy(task, clock);
+  return by === null || instantOf(wallOf(time), zoneOf(time), clock) <= by;
+}
+
 /** Whether a task should have been done by now (epoch ms). */
 export function isOverdue(
   task: Pick<Task, 'due' | 'status'>,

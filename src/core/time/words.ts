@@ -1,4 +1,4 @@
-import { zoneOnDay } from './sheetClock';
+import { isTravelClock, zoneOnDay } from './sheetClock';
 import { cityOf } from './zoneNames';
 import type { Weekday } from './civil';
 import { civilDate, DAY, dayOfWall, minuteOfDay, weekdayOf } from './civil';
@@ -15,8 +15,12 @@ export interface Wording {
   clocks?: { sheet: string; home: string };
 }
 
+/** The zone in which a day is spent, where that is not home; a sheet seen as in one zone tells of none. */
+export const travelZone = (day: DayNumber, wording: Pick<Wording, 'clocks'>): string | null =>
+  wording.clocks && isTravelClock(wording.clocks.sheet) ? awayZone(day, wording) : null;
+
 /** The zone whose clock counts on a day, where that is not home's; null at home. */
-export function awayZone(day: DayNumber, { clocks }: Pick<Wording, 'clocks'>): string | null {
+function awayZone(day: DayNumber, { clocks }: Pick<Wording, 'clocks'>): string | null {
   const zone = clocks ? zoneOnDay(clocks.sheet, day) : null;
   return zone === clocks?.home ? null : zone;
 }
@@ -27,7 +31,13 @@ export function formatAway(day: DayNumber, wording: Pick<Wording, 'clocks'>): st
   return zone === null ? '' : ` in ${cityOf(zone)}`;
 }
 
-/** The same wording for spans that are on a clock of their own, which nothing is said of. */
+/** The same wording for spans on a sheet's clock, which is named on days on which it is not home's. */
+export const withClocks = (wording: Wording, sheet: string, home: string): Wording => ({
+  ...withoutClocks(wording),
+  ...(sheet !== home && { clocks: { sheet, home } }),
+});
+
+/** The same wording for spans on clocks of their own: no zone is named. */
 export const withoutClocks = ({ locale, hourCycle }: Wording): Wording => ({ locale, hourCycle });
 
 /** Which part of a date comes first. */

@@ -72,6 +72,12 @@ export interface SeriesScopes {
   choices: ScopeChoice[];
 }
 
+/** A line before it is known what it would clash with. */
+interface DraftLine extends Omit<PreviewLine, 'clashes'> {
+  /** The date, by its occurrence's id, or the event whose clashes are its own. */
+  about: string;
+}
+
 export interface BulkPreview {
   lines: PreviewLine[];
   total: number;
@@ -202,7 +208,7 @@ export class Bulk {
     { key, ids, title, label }: NamedMend,
     changes: readonly EventEdit[],
     manner: PreviewManner,
-  ): Omit<PreviewLine, 'clashes'> {
+  ): DraftLine {
     const [first, ...others] = changes;
     const id = ids.find((one) => partsOfId(one).eventId === first?.after.id) ?? ids[0] ?? '';
     const { eventId, dateKey } = partsOfId(id);
@@ -216,7 +222,8 @@ export class Bulk {
         : [];
     return {
       id: key,
-      eventId: id,
+      eventId,
+      about: id,
       title: before?.title ?? title,
       calendarId: before?.calendarId ?? '',
       when: before ? sayTimes(dateOf(before), { ...manner.wording, ...manner }) : '',
@@ -253,22 +260,23 @@ export class Bulk {
       calendarId: event.calendarId,
       when: sayTimes(date, { ...wording, clock, home }),
       scope: key === null ? null : scope,
+      // An edit of this date alone makes clashes of that date; any other may make them of each.
+      about: scope === 'this' ? id : event.id,
     };
   }
 
   /** Lines with the clashes that each would make, and what all edits do to clashes and closures. */
   private withConsequences(
-    lines: readonly Omit<PreviewLine, 'clashes'>[],
+    lines: readonly DraftLine[],
     edits: readonly EventEdit[],
     zone: string,
     { now, wording }: PreviewManner,
   ): Pick<BulkPreview, 'lines' | 'consequences'> {
     const found = this.consequences(edits, zone, now);
     const { made = [], ...sums } = found ?? {};
-    const isOf = (line: Pick<PreviewLine, 'eventId' | 'id'>, o: Occurrence) =>
-      [line.id, line.eventId].some((id) => id === o.id || id === o.eventId);
+    const isOf = ({ about }: DraftLine, o: Occurrence) => about === o.id || about === o.eventId;
     const other: string[] = [];
-    const byLine = new Map<object, string[]>();
+    const byLine = new Map<DraftLine, string[]>();
     for (const { first, second } of made.slice(0, NAMED)) {
       const concerned = lines.filter((line) => isOf(line, first) || isOf(line, second));
       for (const line of concerned) {
@@ -280,7 +288,10 @@ export class Bulk {
         other.push(`${quotedTitle(first)} and ${quotedTitle(second)}, ${saySpan(second, wording)}`);
     }
     return {
-      lines: lines.map((line) => ({ ...line, clashes: byLine.get(line) ?? [] })),
+      lines: lines.map((line) => {
+        const { about: _about, ...said } = line;
+        return { ...said, clashes: byLine.get(line) ?? [] };
+      }),
       consequences: found && {
         ...(sums as Omit<BulkConsequences, 'made'>),
         otherClashes: other,

@@ -10,6 +10,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { EventTime } from '@/core/model/common';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import { inOrder } from '@/core/model/order';
+import { UserError } from '@/core/userError';
 import {
   contentsOf,
   copyContent,
@@ -20,7 +21,6 @@ import {
 import type { Edit } from '../change';
 import { eventEdit } from './events';
 import type { Planner, Records } from './plan';
-import { UserError } from '@/core/userError';
 
 /** What merging two calendars would do, for a look before it does. */
 export interface MergePreview {

@@ -1,10 +1,10 @@
 import type { Category } from '@/core/model/others';
 import { revised } from '@/core/model/event';
 import { count } from '@/core/time/words';
+import { UserError } from '@/core/userError';
 import type { Edit } from '../change';
 import { eventEdit } from './events';
 import type { Planner } from './plan';
-import { UserError } from '@/core/userError';
 
 /** Makes a category (`before` null), or changes one from how it was seen. */
 export const keepCategory: Planner<{ before: Category | null; category: Category }> = (

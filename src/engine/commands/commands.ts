@@ -5,6 +5,7 @@ import type { CalendarEvent } from '@/core/model/event';
 import type { RecordType } from '@/core/model/kinds';
 import { keyOf } from '@/core/model/records';
 import type { EpochMs } from '@/core/time/units';
+import { errorOf } from '@/core/userError';
 import type { ChangeRequest, Edit, HistoryEntry } from '../change';
 import type { AttachmentStore } from '../files/attachmentStore';
 import type { FoundBy } from '../queries/asked';
@@ -14,7 +15,6 @@ import { yieldToEventLoop } from '../yieldToEventLoop';
 import type { Command } from './command';
 import { planOf } from './command';
 import type { Plan } from './plan';
-import { UserError } from '@/core/userError';
 
 /** When a command is given (epoch ms), and how what it does is said. */
 export interface Manner {
@@ -55,13 +55,7 @@ export interface ChangeEntry extends Pick<HistoryEntry, 'id' | 'label' | 'at'> {
 }
 
 /** The person stopped it before anything was changed. */
-class StoppedError extends UserError {
-  override name = 'StoppedError';
-
-  constructor(message: string) {
-    super('stopped', message);
-  }
-}
+class StoppedError extends errorOf('stopped') {}
 
 /** Records that a preview lists. */
 const LISTED = 200;

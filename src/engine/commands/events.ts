@@ -9,9 +9,9 @@ import type { CalendarEvent } from '@/core/model/event';
 import { revised } from '@/core/model/event';
 import { quotedTitle } from '@/core/model/titleOf';
 import { count } from '@/core/time/words';
+import { UserError } from '@/core/userError';
 import type { Edit } from '../change';
 import type { Planner, Records, Situation } from './plan';
-import { UserError } from '@/core/userError';
 
 /** @throws UserError when it is not there any more. */
 export function eventOf(records: Records, id: string): CalendarEvent {

@@ -18,6 +18,7 @@ import { mailAddress } from '@/core/model/common';
 import type { Mail, MailParty } from '@/core/model/mail';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import { quotedTitle } from '@/core/model/titleOf';
+import { UserError } from '@/core/userError';
 import type { Edit } from '../change';
 import {
   askedOf,
@@ -38,7 +39,6 @@ import {
 } from '../invitations/outgoing';
 import { takeIn } from '../invitations/takeIn';
 import type { Planner, Records, Situation } from './plan';
-import { UserError } from '@/core/userError';
 
 /** The person as mails name them. @throws UserError where no address is known. */
 export function sender(records: Records): MailParty {

@@ -6,10 +6,10 @@ import { attendeesOf } from '@/core/people/guests';
 import { sayStart } from '@/core/editing/sayMove';
 import type { EpochMs } from '@/core/time/units';
 import { count } from '@/core/time/words';
+import { UserError } from '@/core/userError';
 import type { Edit } from '../change';
 import { eventEdit } from './events';
 import type { Planner, Records } from './plan';
-import { UserError } from '@/core/userError';
 
 /** Holds times that are offered: the offer, with a tentative event for each. */
 export const keepOffer: Planner<{ offer: Offer; events: readonly CalendarEvent[] }> = (

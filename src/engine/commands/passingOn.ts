@@ -11,11 +11,11 @@ import type { CalendarEvent } from '@/core/model/event';
 import type { MailParty } from '@/core/model/mail';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import { quotedTitle } from '@/core/model/titleOf';
+import { UserError } from '@/core/userError';
 import { askedOf, mailsOf } from '../invitations/correspondence';
 import { mailOut } from '../invitations/outgoing';
 import { answersTo, knownEvent, sender } from './invitations';
 import type { Planner } from './plan';
-import { UserError } from '@/core/userError';
 
 /** Passes an invitation on to somebody else, who is asked instead; who asks is told. */
 export const passInvitationOn: Planner<{ uid: string; to: MailParty; line: string }> = (

@@ -14,13 +14,13 @@ import { areWholeDays, fieldsShown, mergeShared } from '@/core/people/sharedChan
 import { nextStarts } from '@/core/recurrence/walk';
 import { dayOfWall, formatDate, parseLocal } from '@/core/time/civil';
 import { joinWords } from '@/core/time/words';
+import { UserError } from '@/core/userError';
 import type { Edit } from '../change';
 import { sharedQuery } from '../people/sharedQuery';
 import { askEvents } from '../queries/asked';
 import { answerInvitation } from './invitations';
 import { eventEdit } from './events';
 import type { Plan, Planner, Situation } from './plan';
-import { UserError } from '@/core/userError';
 
 type Of<Kind extends SharedChange['kind']> = Extract<SharedChange, { kind: Kind }>;
 

@@ -1,4 +1,4 @@
-import { wallOf, zoneOf } from '@/core/model/common';
+import { wallOf } from '@/core/model/common';
 import type { BulkStep } from '@/core/model/bulkSteps';
 import type { CalendarEvent } from '@/core/model/event';
 import { newEvent } from '@/core/model/event';
@@ -8,7 +8,7 @@ import { quotedTitle } from '@/core/model/titleOf';
 import type { EventTime } from '@/core/model/common';
 import { inTaskOrder } from '@/core/tasks/groups';
 import { taskAfter } from '@/core/tasks/bulkTasks';
-import { dueBy } from '@/core/tasks/due';
+import { isInTime } from '@/core/tasks/due';
 import { movedToDay } from '@/core/tasks/shift';
 import type { TaskEdit } from '@/core/tasks/tick';
 import { ticked, unticked } from '@/core/tasks/tick';
@@ -16,11 +16,11 @@ import { dayOfWall, formatDate, formatLocal, minuteOfDay } from '@/core/time/civ
 import type { DayNumber, EpochMs, WallMs } from '@/core/time/units';
 import { count, SHORT_DAY, sayDay, sayMinute } from '@/core/time/words';
 import { zoneOnDay } from '@/core/time/sheetClock';
-import { instantOf, wallFromInstant } from '@/core/time/zones';
+import { wallFromInstant } from '@/core/time/zones';
+import { UserError } from '@/core/userError';
 import type { Edit } from '../change';
 import { eventEdit } from './events';
 import type { Planner, Records } from './plan';
-import { UserError } from '@/core/userError';
 
 const taskEdit = ({ before, after }: TaskEdit): Edit => ({ type: 'task', before, after });
 
@@ -205,10 +205,8 @@ export const placeBlocks: Planner<{
   });
   const [first] = made;
   if (!first) return null;
-  const isLate = ({ taskId, end }: CalendarEvent) => {
-    const by = dueBy(taskOf(records, taskId!), clock);
-    return by !== null && instantOf(wallOf(end), zoneOf(end), clock) > by;
-  };
+  const isLate = ({ taskId, end }: CalendarEvent) =>
+    !isInTime(taskOf(records, taskId!), end, clock);
   const late = made.filter(isLate).length;
   const at = wallOf(first.start);
   const when = `${sayDay(dayOfWall(at), saying.wording, SHORT_DAY)}, ${sayMinute(minuteOfDay(at), saying.wording.hourCycle)}`;

@@ -1,4 +1,4 @@
-import { UserError } from '@/core/userError';
+import { errorOf } from '@/core/userError';
 /** A mail on its way, whole (RFC 5322). */
 export interface Posted {
   id: string;
@@ -15,10 +15,4 @@ export interface Post {
 }
 
 /** The post will not take a mail, also when it is asked again. */
-export class RefusedMailError extends UserError {
-  override name = 'RefusedMailError';
-
-  constructor(message: string) {
-    super('mail', message);
-  }
-}
+export class RefusedMailError extends errorOf('mail') {}

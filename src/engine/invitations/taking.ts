@@ -4,9 +4,9 @@ import { isSameAddress } from '@/core/invitations/party';
 import type { CalendarEvent } from '@/core/model/event';
 import type { HeldFor, Mail, MailParty } from '@/core/model/mail';
 import type { EpochMs } from '@/core/time/units';
+import { errorOf } from '@/core/userError';
 import type { Edit } from '../change';
 import type { Records } from '../commands/plan';
-import { UserError } from '@/core/userError';
 
 /** A text that came, as a mail or a file. */
 export interface Came {
@@ -27,13 +27,7 @@ export interface TakenIn {
 }
 
 /** Why a message is not taken in, in words for the person. */
-export class NotTaken extends UserError {
-  override name = 'NotTaken';
-
-  constructor(message: string) {
-    super('refused', message);
-  }
-}
+export class NotTaken extends errorOf('refused') {}
 
 /** It is here already. */
 export class CameBefore extends NotTaken {}

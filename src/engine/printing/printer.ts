@@ -29,12 +29,12 @@ import type { DayNumber, EpochMs } from '@/core/time/units';
 import type { Wording } from '@/core/time/words';
 import { count } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
+import { errorOf } from '@/core/userError';
 import type { Pages } from '../pages/pages';
 import type { Asked } from '../queries/asked';
 import { askDates } from '../queries/asked';
 import type { Tasks } from '../tasks/tasks';
 import { yieldToEventLoop } from '../yieldToEventLoop';
-import { UserError } from '@/core/userError';
 
 /** What is put on paper: the days that are seen, what was found, tasks, or the page of one event. */
 export type PrintedThing =
@@ -59,13 +59,7 @@ interface Parts extends Asked {
 }
 
 /** It was asked for again, otherwise, before it was done. */
-class Superseded extends UserError {
-  override name = 'Superseded';
-
-  constructor(message: string) {
-    super('superseded', message);
-  }
-}
+class Superseded extends errorOf('superseded') {}
 
 /** What is put on paper, laid out. Nothing here changes anything. */
 export class Printer {

@@ -35,12 +35,12 @@ import { dayOfWall, formatDate, minuteOfDay } from '@/core/time/civil';
 import type { DayNumber, EpochMs } from '@/core/time/units';
 import { wallFromInstant } from '@/core/time/zones';
 import { withoutPrivate } from '@/core/view/privacy';
+import { UserError } from '@/core/userError';
 import { askedCalendars } from '../queries/asked';
 import { locate } from '../queries/whereabouts';
 import { partsOfId } from '@/core/agenda/occurrence';
 import type { Repository } from '../repository';
 import type { SendMessage } from './outbox';
-import { UserError } from '@/core/userError';
 
 /** A reminder as it is shown: with its event as that stands now. */
 export interface ShownReminder {

@@ -3,7 +3,6 @@ import type { Stretch } from '@/core/agenda/booked';
 import { byDay } from '@/core/agenda/byDay';
 import type { Occurrence } from '@/core/agenda/occurrence';
 import { isBooked } from '@/core/agenda/occurrence';
-import type { EventTime } from '@/core/model/common';
 import { wallOf, zoneOf } from '@/core/model/common';
 import type { CalendarEvent } from '@/core/model/event';
 import { durationOf } from '@/core/model/event';
@@ -15,7 +14,7 @@ import type { EventQuery } from '@/core/query/eventQuery';
 import type { Effort } from '@/core/tasks/effort';
 import { effort, openMinutes } from '@/core/tasks/effort';
 import { taskTest } from '@/core/tasks/filterTasks';
-import { dayOn, dueBy } from '@/core/tasks/due';
+import { dayOn, isInTime } from '@/core/tasks/due';
 import type { Block, PlacedTask, Unplaced } from '@/core/tasks/placing';
 import { asksHowItStands } from '@/core/tasks/standing';
 import { placeTasks } from '@/core/tasks/placing';
@@ -183,8 +182,9 @@ export class Tasks {
       // Time after it is due does not help to have it done by then.
       blocked: (id) => {
         const own = this.task(id);
-        const by = (own && dueBy(own, clock)) ?? Infinity;
-        const inTime = (blocks.get(id) ?? []).filter(({ end }) => endsBy(end, by, clock));
+        const inTime = (blocks.get(id) ?? []).filter(
+          ({ end }) => !own || isInTime(own, end, clock),
+        );
         return this.minutesAhead(inTime, now, clock);
       },
     });
@@ -266,7 +266,3 @@ export class Tasks {
     };
   }
 }
-
-/** Whether a time is not after an instant (epoch ms), what floats being on a clock. */
-const endsBy = (time: EventTime, by: EpochMs, clock: string): boolean =>
-  instantOf(wallOf(time), zoneOf(time), clock) <= by;

@@ -7,7 +7,7 @@ import { nthDay } from '@/core/agenda/parts';
 import type { Calendar } from '@/core/model/calendar';
 import { DAY, MINUTE, minuteOfDay } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
-import { awayZone, sayLength, sayMinute } from '@/core/time/words';
+import { sayLength, sayMinute, travelZone } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import type { DayNumber, WallMs } from '@/core/time/units';
 import { importanceOf } from '@/core/model/importance';
@@ -54,7 +54,7 @@ const EventLine = memo(function EventLine(props: EventLineProps) {
   const colours = useBarColours(o, inkOf(o, calendar?.ink ?? palette.dim, categoryInks));
   if (!calendar) return null;
   const part = sayPart(nthDay(o, day));
-  const awayFrom = o.wholeDay ? null : awayZone(day, wording);
+  const awayFrom = o.wholeDay ? null : travelZone(day, wording);
   // Not "in": it stands where places do.
   const away = awayFrom && `${cityOf(awayFrom)} time`;
   const under = [part, away, o.place, sayLeaveBy(o, wording)].filter(Boolean).join(' · ');

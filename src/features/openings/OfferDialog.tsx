@@ -5,7 +5,7 @@ import { Button, Text } from 'react-native-paper';
 import { calendarForNew } from '@/core/calendars/showing';
 import { draftOf } from '@/core/editing/drafting';
 import { meetingTitle } from '@/core/people/guests';
-import { sayOffer } from '@/core/people/sayOffer';
+import { describeOffer } from '@/core/people/describeOffer';
 import { NO_REPEAT } from '@/core/recurrence/repeat';
 import { MINUTE } from '@/core/time/civil';
 import type { EpochMs } from '@/core/time/units';
@@ -51,7 +51,7 @@ export function OfferDialog({ starts, minutes, guests, onBack, onClose }: Props)
   const [zones, setZones] = useState<string[]>(offeredZones);
   const told = offeredZones.filter((zone) => zones.includes(zone));
   const offered = { title: title.trim(), minutes, starts, zones: told.length ? told : [home] };
-  const text = sayOffer(offered, wording);
+  const text = describeOffer(offered, wording);
 
   /** A tentative event for each time. */
   const held = () =>
@@ -103,7 +103,7 @@ export function OfferDialog({ starts, minutes, guests, onBack, onClose }: Props)
       made: Date.now(),
     };
     if (!(await act({ kind: 'keepOffer', offer, events }))) return;
-    if (isCopied) await copy(sayOffer({ ...offered, isHeld: true }, wording));
+    if (isCopied) await copy(describeOffer({ ...offered, isHeld: true }, wording));
     onClose();
   }
 

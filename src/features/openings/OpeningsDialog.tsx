@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator, Button, Text } from 'react-native-paper';
 import { ME } from '@/core/people/hindrances';
-import { spreadStarts } from '@/core/people/sayOffer';
+import { spreadStarts } from '@/core/people/describeOffer';
 import { shortName } from '@/core/people/sayOpenings';
 import { dayOfWall } from '@/core/time/civil';
 import type { DayNumber, EpochMs } from '@/core/time/units';

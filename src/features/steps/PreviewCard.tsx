@@ -37,6 +37,7 @@ function sayConsequences({ consequences }: BulkPreview): { text: string; isBad: 
   return [
     ...said(clashesMade, `Makes ${count(clashesMade, 'clash', 'clashes')}`, true),
     ...otherClashes.slice(0, NAMED).map((clash) => ({ text: clash, isBad: true })),
+    ...said(otherClashes.length - NAMED, `and ${otherClashes.length - NAMED} more`, true),
     ...said(clashesSolved, `Solves ${count(clashesSolved, 'clash', 'clashes')}`, false),
     ...said(closuresMade, `Puts ${count(closuresMade, 'date')} on closures`, true),
     ...said(closuresSolved, `Takes ${count(closuresSolved, 'date')} off closures`, false),

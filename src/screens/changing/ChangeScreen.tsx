@@ -26,9 +26,9 @@ import { Choice } from '@/ui/Choice';
 import { Columns } from '@/ui/Columns';
 import { NumberField } from '@/ui/NumberField';
 import { Page } from '@/ui/Page';
+import { describeError } from '@/core/userError';
 import type { Scopes } from './ScopesCard';
 import { ScopesCard } from './ScopesCard';
-import { describeError } from '@/core/userError';
 
 type Way = 'change' | BulkDeed['kind'];
 

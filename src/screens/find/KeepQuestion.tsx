@@ -9,7 +9,7 @@ import { useFilterWording } from '@/features/query/useFilterWording';
 import { Dialog } from '@/ui/Dialog';
 import { TextField } from '@/ui/TextField';
 
-/** Whether filters ask the same, on whichever day. */
+/** Whether filters ask the same, as long as days called by a period count as that period. */
 const isSameQuestion = (a: Filter, b: Filter) => {
   const asked = (filter: Filter) =>
     filter.dates?.period ? { ...filter, dates: filter.dates.period } : filter;

@@ -15,7 +15,7 @@ import { usePalette } from '@/ui/theme/theme';
 /** Longer texts are shown around what was found in them. */
 const LONG = 48;
 
-function sayDays({ from, to }: DaysMeant, wording: Wording): string {
+function formatDays({ from, to }: DaysMeant, wording: Wording): string {
   const day = (nth: number) => sayDay(nth, wording, DATED_DAY);
   if (from === null) return to === null ? '' : `until ${day(to)}`;
   if (to === null) return `from ${day(from)}`;
@@ -38,7 +38,7 @@ function SuggestionChip({
   const palette = usePalette();
   const { wording } = usePreferences();
   const isDates = suggestion.field === 'dates';
-  const text = isDates ? sayDays(suggestion.days, wording) : asRead(suggestion);
+  const text = isDates ? formatDays(suggestion.days, wording) : asRead(suggestion);
   const pieces =
     (text.length > LONG && excerpt(text, words, 16)) || marked(text.slice(0, LONG), words);
   return (

@@ -6,7 +6,7 @@ import { dayOfWall } from '@/core/time/civil';
 import { showsSingleDays } from '@/core/view/forms';
 import { useTellSheetShown } from '@/data/sheetShown';
 import { useMessages } from '@/data/messages';
-import { withoutClocks } from '@/core/time/words';
+import { withClocks } from '@/core/time/words';
 import { useWallNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { usePreferences } from '@/data/preferences';
@@ -54,10 +54,7 @@ function useSheetPreferences(chosen: Preferences, clock: string, zoom: number): 
     () => ({
       ...chosen,
       clock,
-      wording: {
-        ...withoutClocks(chosen.wording),
-        ...(clock !== chosen.zone && { clocks: { sheet: clock, home: chosen.zone } }),
-      },
+      wording: withClocks(chosen.wording, clock, chosen.zone),
       scale: { ...chosen.scale, zoom },
     }),
     [chosen, clock, zoom],

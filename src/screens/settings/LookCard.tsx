@@ -11,9 +11,9 @@ import { Card } from '@/ui/Card';
 import { Choice } from '@/ui/Choice';
 import { paletteOf } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
+import { describeError } from '@/core/userError';
 import type { ChangeSettings } from './change';
 import { AUTO } from './change';
-import { describeError } from '@/core/userError';
 
 interface Props {
   settings: Settings;

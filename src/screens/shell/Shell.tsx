@@ -17,6 +17,7 @@ import { SelectionBar } from '@/features/selecting/SelectionBar';
 import { later } from '@/ui/later';
 import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
+import { describeError } from '@/core/userError';
 import { MessageBar } from './MessageBar';
 import { Navigation } from './Navigation';
 import { Notices } from './Notices';
@@ -26,7 +27,6 @@ import { useKeptFocus } from './useKeptFocus';
 import { useCommandKey } from './useCommandKey';
 import { usePrintKey } from './usePrintKey';
 import { useUndoKeys } from './useUndoKeys';
-import { describeError } from '@/core/userError';
 
 /** Nothing of the week waits for them. */
 const AskBarsLater = later(() => import('./AskBars').then(({ AskBars }) => AskBars));

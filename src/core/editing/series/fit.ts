@@ -3,16 +3,10 @@ import { MAX_DATES, ruleStarts } from '../../recurrence/expand';
 import type { Rule } from '../../recurrence/rule';
 import type { Shifted } from './shift';
 import type { WallMs } from '../../time/units';
-import { UserError } from '../../userError';
+import { errorOf } from '../../userError';
 
 /** An edit that can't be done; the message says why, in words for the person. */
-export class RefusedEdit extends UserError {
-  override name = 'RefusedEdit';
-
-  constructor(message: string) {
-    super('refused', message);
-  }
-}
+export class RefusedEdit extends errorOf('refused') {}
 
 /** A series after all of its dates moved: wall ms on the clock that it has then. */
 export interface Fitted {

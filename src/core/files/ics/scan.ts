@@ -1,4 +1,4 @@
-import { UserError } from '../../userError';
+import { errorOf } from '../../userError';
 /** A component of a file as its raw content lines, with where they stand. */
 export interface RawComponent {
   /** Upper case, for example VEVENT. */
@@ -19,13 +19,7 @@ export interface RawLine {
 }
 
 /** A file that can't be taken in at all; the message is for the person and names the line. */
-export class FileError extends UserError {
-  override name = 'FileError';
-
-  constructor(message: string) {
-    super('file', message);
-  }
-}
+export class FileError extends errorOf('file') {}
 
 /** Unfolded, non-empty content lines (RFC 5545 §3.1). Any of CRLF, LF and CR ends a line. */
 function* contentLines(text: string): Generator<RawLine> {

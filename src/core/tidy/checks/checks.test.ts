@@ -1,115 +1,18 @@
-import { EventIndex } from '../../agenda/eventIndex';
-import type { Calendar } from '../../model/calendar';
-import { newCalendar } from '../../model/calendar';
-import type { CalendarEvent } from '../../model/event';
-import { newEvent } from '../../model/event';
-import type { Category, Settings } from '../../model/others';
-import { DEFAULT_SETTINGS } from '../../model/others';
-import { newPerson } from '../../model/person';
-import { DAY, parseDate } from '../../time/civil';
-import type { Finding, Hand, World } from './check';
-import { CHECKS, findingsOf, leftKey } from './index';
-import type { CheckName } from '../../model/checks';
+import { DAY } from '../../time/civil';
+import { findingsOf, leftKey } from './index';
 import { timeIn } from './wording';
-
-const LONDON = 'Europe/London';
-/** Tuesday 24 November 2026, 10:25 */
-const NOW = Date.parse('2026-11-24T10:25:00Z');
-const TODAY = parseDate('2026-11-24');
-
-const zoned = (local: string, zone = LONDON) => ({ kind: 'zoned', local, zone }) as const;
-const on = (day: string, from = '09:00', to = '10:00', zone = LONDON) => ({
-  start: zoned(`${day}T${from}:00`, zone),
-  end: zoned(`${day}T${to}:00`, zone),
-});
-const days = (from: string, to: string) => ({
-  start: { kind: 'date', date: from } as const,
-  end: { kind: 'date', date: to } as const,
-});
-
-let nth = 0;
-const event = (fields: Partial<CalendarEvent>): CalendarEvent =>
-  newEvent(
-    { id: `e${nth++}`, calendarId: 'work', title: 'Lamp check', ...on('2026-11-25'), ...fields },
-    NOW,
-  );
-
-const CALENDARS: Calendar[] = [
-  newCalendar({ id: 'work', name: 'Workshop', ink: '#1F5A4C', mark: 'square', order: 0 }),
-  newCalendar({ id: 'clients', name: 'Clients', ink: '#9A3A2C', mark: 'circle', order: 1 }),
-  newCalendar({
-    id: 'quay',
-    name: 'Quay',
-    ink: '#8A5A12',
-    mark: 'cross',
-    order: 2,
-    kind: 'followed',
-    isClosures: true,
-  }),
-];
-const category = (id: string, name: string): Category => ({ id, name, ink: '#1F5A4C', order: 0 });
-
-interface Setup {
-  events: CalendarEvent[];
-  calendars?: Calendar[];
-  categories?: Category[];
-  settings?: Partial<Settings>;
-}
-
-function worldOf({ events, calendars = CALENDARS, categories = [], settings }: Setup): World {
-  const index = new EventIndex();
-  for (const one of events) index.put(one);
-  const own = new Set(calendars.flatMap(({ id, kind }) => (kind === 'own' ? [id] : [])));
-  return {
-    events: events.filter(({ calendarId }) => own.has(calendarId)),
-    calendars,
-    categories,
-    people: [newPerson({ id: 'ida', name: 'Ida Solberg', zone: LONDON })],
-    settings: { ...DEFAULT_SETTINGS, ...settings },
-    now: NOW,
-    zone: LONDON,
-    today: TODAY,
-    wording: { locale: 'en-GB', hourCycle: '24' },
-    occurrencesIn: (fromDay, toDay) =>
-      index.query({ fromDay, toDay, zone: LONDON }, null).occurrences,
-  };
-}
-
-/** Does a way to mend everything that was found, and answers with how things are then. */
-function mended(check: CheckName, setup: Setup, nthWay = 0) {
-  const world = worldOf(setup);
-  const events = new Map(setup.events.map((one) => [one.id, one]));
-  const calendars = new Map((setup.calendars ?? CALENDARS).map((one) => [one.id, one]));
-  const categories = new Map((setup.categories ?? []).map((one) => [one.id, one]));
-  const hand: Hand = {
-    event: (id) => events.get(id) ?? null,
-    calendar: (id) => calendars.get(id) ?? null,
-    category: (id) => categories.get(id) ?? null,
-    events: () => [...events.values()],
-    putEvent: (one) => void events.set(one.id, one),
-    removeEvent: (id) => void events.delete(id),
-    putCalendar: (one) => void calendars.set(one.id, one),
-    removeCalendar: (id) => void calendars.delete(id),
-    removeCategory: (id) => void categories.delete(id),
-  };
-  const found = findingsOf(check, world, new Set());
-  for (const finding of found) {
-    const way = finding.ways[nthWay];
-    if (way) CHECKS[check].mend(finding, way.how, world, hand);
-  }
-  const result = {
-    events: [...events.values()],
-    calendars: [...calendars.values()],
-    categories: [...categories.values()],
-  };
-  return {
-    found,
-    ...result,
-    again: findingsOf(check, worldOf({ ...setup, ...result }), new Set()),
-  };
-}
-
-const said = (found: readonly Finding[]) => found.map(({ title, reason }) => `${title}: ${reason}`);
+import {
+  NOW,
+  zoned,
+  on,
+  days,
+  event,
+  CALENDARS,
+  category,
+  worldOf,
+  mended,
+  said,
+} from './testing/mended';
 
 test('doubles become one, and what is left as it is does not come back', () => {
   const events = [
@@ -464,53 +367,6 @@ test('large files and those that are there twice are named, the largest first', 
     'plan.PDF: There 2 times, on “Two”',
   ]);
   expect(after.map(({ attachments }) => attachments.map(({ id }) => id))).toEqual([[], ['f4']]);
-});
-
-test('a better title comes from the first line of the notes, then from people, then from the place', () => {
-  const person = (name: string) => ({
-    name,
-    address: `${name}@x.example`,
-    role: 'required' as const,
-    answer: 'none' as const,
-  });
-  const names = [
-    event({ title: '', notes: 'Check the gauge\nand the lens' }),
-    event({
-      title: 'Call',
-      notes: 'https://quay.example/x',
-      attendees: [person('Ida'), person('Oskar'), person('Mei')],
-    }),
-    event({ title: '', attendees: [person('Ida')] }),
-    event({ title: '', place: ' Quay 3 ' }),
-    event({ title: 'Meeting', place: 'Quay 3' }),
-    event({ title: '' }),
-    event({ title: 'Lamp check' }),
-  ];
-  const { found, events: after } = mended('untitled', { events: names });
-  expect(found).toHaveLength(6);
-  expect(after.map(({ title }) => title)).toEqual([
-    'Check the gauge',
-    'Call with Ida and Oskar',
-    'Meeting with Ida',
-    'At Quay 3',
-    'Meeting Quay 3',
-    '',
-    'Lamp check',
-  ]);
-});
-
-test.each([
-  ['Van at 14:15', { minute: 855, rest: 'Van' }],
-  ['9am round', { minute: 540, rest: 'round' }],
-  ['Round, 12 am', { minute: 0, rest: 'Round' }],
-  ['12.30 pm tea', { minute: 750, rest: 'tea' }],
-  ['Tea 0 pm', null],
-  ['Tea 13 pm', null],
-  ['14:15', null],
-  ['Lens 3.5%', null],
-  ['Order 12', null],
-])('the time in “%s” is %j', (title, found) => {
-  expect(timeIn(title)).toEqual(found);
 });
 
 test('a category that is spelled twice is merged on whole events and on single dates', () => {

@@ -5,7 +5,7 @@ import { bookedMinutes } from '@/core/agenda/booked';
 import { clearMinutes } from '@/core/agenda/clear';
 import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
-import { awayZone, sayDay, sayHours, sayLength } from '@/core/time/words';
+import { sayDay, sayHours, sayLength, travelZone } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import type { DayNumber } from '@/core/time/units';
 import { FactsLine } from '@/features/facts/FactsLine';
@@ -52,7 +52,7 @@ export function DayHead({
     month: 'long',
     ...(year !== thisYear && { year: 'numeric' }),
   });
-  const away = awayZone(day, wording);
+  const away = travelZone(day, wording);
   const awayCity = away && cityOf(away);
   const standing = [
     ...(isToday ? ['today'] : []),

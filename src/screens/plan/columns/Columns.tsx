@@ -8,13 +8,12 @@ import { trackKey } from '@/core/layout/tracks';
 import { takesDay } from '@/core/agenda/parts';
 import { hourHeight } from '@/core/view/scale';
 import { dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
-import { SHORT_DAY, sayDay } from '@/core/time/words';
+import { SHORT_DAY, sayDay, travelZone } from '@/core/time/words';
 import { inkColours } from '@/ui/theme/palette';
 import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
 import type { FormProps } from '../sheet/formProps';
 import { DayButton } from '../sheet/DayButton';
-import { useAwayZone } from '../sheet/useAwayZone';
 import { SheetSurface } from '../sheet/SheetSurface';
 import { useHands, useSurface } from '../sheet/useSurface';
 import { FactsLine } from '@/features/facts/FactsLine';
@@ -43,7 +42,6 @@ export function Columns(props: FormProps) {
   const palette = usePalette();
   const surface = useSurface(props, true);
   const { around, room, calendarOf, scroller } = surface;
-  const awayZoneOf = useAwayZone(preferences);
 
   const field = useMemo((): Field => {
     const left = (isWide ? SCALE.wide : SCALE.phone) * scale.text;
@@ -113,7 +111,7 @@ export function Columns(props: FormProps) {
                 at={{ ...dayPart(day, field)!, top: 0, height: head - facts }}
                 bookedMinutes={content.bookedOn(day)}
                 isToday={day === today}
-                awayZone={awayZoneOf(day)}
+                awayZone={travelZone(day, wording)}
                 workweek={settings.workweek}
                 wording={wording}
                 onAdd={hands.onAddToDay}

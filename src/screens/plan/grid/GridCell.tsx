@@ -4,7 +4,7 @@ import type { Workweek } from '@/core/model/others';
 import { workdayOf } from '@/core/model/workweek';
 import { civilDate } from '@/core/time/civil';
 import type { Wording } from '@/core/time/words';
-import { awayZone, sayDay, sayHoursTight } from '@/core/time/words';
+import { sayDay, sayHoursTight, travelZone } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import type { DayNumber } from '@/core/time/units';
 import { dayName } from '../sheet/dayName';
@@ -52,7 +52,7 @@ export const GridCell = memoPlaced(function GridCell(props: Props) {
   const { day: number } = civilDate(day);
   const label =
     number === 1 ? sayDay(day, wording, { day: 'numeric', month: 'short' }) : String(number);
-  const away = awayZone(day, wording);
+  const away = travelZone(day, wording);
   const name = dayName({
     day,
     wording,

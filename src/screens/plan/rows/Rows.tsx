@@ -4,12 +4,12 @@ import type { Span } from '@/core/layout/drag';
 import { minuteOfX, rowAt } from '@/core/layout/rows';
 import { trackKey } from '@/core/layout/tracks';
 import { dayOfWall } from '@/core/time/civil';
+import { travelZone } from '@/core/time/words';
 import { useIsWide } from '@/ui/useIsWide';
 import { DraftBars } from './DraftBars';
 import { useHands, useSurface } from '../sheet/useSurface';
 import { SheetSurface } from '../sheet/SheetSurface';
 import type { FormProps } from '../sheet/formProps';
-import { useAwayZone } from '../sheet/useAwayZone';
 import { placeInRows } from './placeInRows';
 import { gutterOf, rowSizes } from './geometry';
 import { AxisCorner } from './AxisCorner';
@@ -32,7 +32,6 @@ export function Rows(props: FormProps) {
   const isWide = useIsWide();
   const surface = useSurface(props);
   const { room, calendarOf, scroller } = surface;
-  const awayZoneOf = useAwayZone(preferences);
   const gutter = gutterOf(isWide, tracks[0]?.calendarId !== null) * scale.text;
 
   const line = useMemo(
@@ -132,7 +131,7 @@ export function Rows(props: FormProps) {
               bookedMinutes={content.bookedOn(row.day)}
               facts={content.factsOn(row.day)}
               isToday={row.day === look.today}
-              awayZone={awayZoneOf(row.day)}
+              awayZone={travelZone(row.day, wording)}
               selectedId={inRow(selectedId)}
               draggedId={inRow(draggedId)}
               tabStopId={inRow(tabStopId)}

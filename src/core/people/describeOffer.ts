@@ -33,7 +33,7 @@ function timeIn(
 }
 
 /** The offer as a text that can be pasted into a mail: a line for each time, by the clock of each zone. */
-export function sayOffer(offered: Offered, wording: Wording): string {
+export function describeOffer(offered: Offered, wording: Wording): string {
   const { title, minutes, starts, zones, isHeld = false } = offered;
   const [first = 'UTC'] = zones;
   const lines = [...starts]
