@@ -110,7 +110,7 @@ module.exports = defineConfig([
   },
   // Nothing there is drawn.
   {
-    files: ['{src/core,src/engine,server,demo,bench,e2e,scripts}/**'],
+    files: ['{src/core,src/engine,server,demo,bench,e2e,scripts}/**', '**/*.test.tsx'],
     rules: without('react', 'react-hooks'),
   },
   {

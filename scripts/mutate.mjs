@@ -8,14 +8,7 @@
  */
 import { execFileSync, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import {
-  mkdtempSync,
-  readdirSync,
-  readFileSync,
-  statSync,
-  symlinkSync,
-  writeFileSync,
-} from 'node:fs';
+import { readdirSync, readFileSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import ts from 'typescript';
@@ -107,8 +100,10 @@ function sampleOf(breaks, many, seed) {
     .map(({ change }) => change);
 }
 
+/** Always in the same place, since what Jest has compiled is known by its path. */
 function copyOfProject() {
-  const copy = mkdtempSync(path.join(tmpdir(), 'orderly-mutants-'));
+  const copy = path.join(tmpdir(), 'orderly-mutants');
+  rmSync(copy, { recursive: true, force: true });
   execFileSync('git', ['clone', '-q', ROOT, copy]);
   symlinkSync(path.join(ROOT, 'node_modules'), path.join(copy, 'node_modules'));
   return copy;

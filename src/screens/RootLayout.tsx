@@ -1,6 +1,5 @@
 import { Slot } from 'expo-router';
 import { useLayoutEffect, useMemo } from 'react';
-import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { dayOfWall } from '@/core/time/civil';
@@ -11,7 +10,7 @@ import { pageStyle } from '@/ui/theme/pageStyle';
 import { paletteOf } from '@/ui/theme/palette';
 import { themeOf } from '@/ui/theme/theme';
 import { Today } from '@/ui/today';
-import { useIsStill } from '@/ui/useMedia';
+import { useIsStill, useSystemIsDark } from '@/ui/useMedia';
 import { WeekNumbers } from '@/ui/weekNumbers';
 import { Shell } from './shell/Shell';
 
@@ -25,9 +24,9 @@ const PAPER_SETTINGS = {
 function ThemedApp() {
   const { settings, clock, scale } = usePreferences();
   const today = dayOfWall(useWallNow(clock));
-  const system = useColorScheme() === 'dark' ? 'dark' : 'light';
   const { text, line } = scale;
-  const isDark = (settings.theme ?? system) === 'dark';
+  const systemIsDark = useSystemIsDark();
+  const isDark = settings.theme ? settings.theme === 'dark' : systemIsDark;
   const { accent } = settings;
   useLayoutEffect(() => {
     const { style } = document.documentElement;

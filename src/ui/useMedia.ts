@@ -17,3 +17,6 @@ export const useIsStill = (): boolean => useMedia('(prefers-reduced-motion: redu
 
 /** Whether things are pressed by fingers, which need 40 px for each. */
 export const useHasFingers = (): boolean => useMedia('(pointer: coarse)');
+
+/** Whether the system asks for a dark page; also where it changed while the page was opening. */
+export const useSystemIsDark = (): boolean => useMedia('(prefers-color-scheme: dark)');

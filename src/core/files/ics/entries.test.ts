@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import '../../testing/properties';
+import { userErrorCode } from '../../userError';
 import type { FileContents } from './readFile';
 import { readCalendarFile } from './readFile';
 
@@ -132,7 +133,7 @@ test('whatever stands in a file, each entry comes in or is told of', () => {
       try {
         contents = read('BEGIN:VCALENDAR', ...event('z'), ...lines, 'END:VCALENDAR');
       } catch (error) {
-        expect((error as Error).name).toBe('FileError');
+        expect(userErrorCode(error)).toBe('file');
         return;
       }
       expect(sum(contents).accounted).toBe(sum(contents).inFile);
