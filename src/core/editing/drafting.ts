@@ -1,9 +1,12 @@
 import { inCalendarZone } from '../calendars/newEvents';
 import type { Calendar } from '../model/calendar';
+import type { EventTime } from '../model/common';
+import { wallOf } from '../model/common';
 import type { CalendarEvent } from '../model/event';
+import { isSeries } from '../model/event';
 import type { Repeat } from '../recurrence/repeat';
 import type { Weekday } from '../time/civil';
-import { dayOfWall } from '../time/civil';
+import { dayOfWall, formatDate, formatLocal } from '../time/civil';
 import { zoneOnDay } from '../time/sheetClock';
 import type { EpochMs, WallMs } from '../time/units';
 import { instantFromWall, wallFromInstant } from '../time/zones';
@@ -22,6 +25,8 @@ interface Draft {
   clock: string;
   /** The zone that the event was said to be in; null for that of the clock. */
   zone?: string | null;
+  /** Dates that were named besides the first one, and days that were left out. */
+  named?: NamedDates;
   workdays: readonly Weekday[];
   /** Epoch ms */
   now: EpochMs;
@@ -45,6 +50,7 @@ export function draftOf({
   reminders,
   clock,
   zone,
+  named,
   workdays,
   now,
 }: Draft) {
@@ -56,7 +62,35 @@ export function draftOf({
     said ? undefined : calendar?.zone,
     repeat.pattern.kind !== 'none',
   );
-  const availability = calendar?.defaultAvailability ?? 'busy';
+  const availability = fields.availability ?? calendar?.defaultAvailability ?? 'busy';
   const event = { ...made, availability, reminders: reminders ?? null };
-  return withRepeat(event, repeat, workdays);
+  const repeated = withRepeat(event, repeat, workdays);
+  return named ? withNamedDates(repeated, named) : repeated;
+}
+
+/** Starts of further dates (wall ms, by the clock of `start`), and days (`YYYY-MM-DD`) that are left out. */
+interface NamedDates {
+  start: WallMs;
+  alsoAt: readonly WallMs[];
+  exceptDays: readonly string[];
+}
+
+/** An event with the dates that were named one by one (RDATE), without those that were left out (EXDATE). */
+function withNamedDates(
+  event: CalendarEvent,
+  { start, alsoAt, exceptDays }: NamedDates,
+): CalendarEvent {
+  const { start: first } = event;
+  const own = wallOf(first);
+  const at = (wall: WallMs): EventTime =>
+    first.kind === 'date'
+      ? { ...first, date: formatDate(dayOfWall(wall)) }
+      : { ...first, local: formatLocal(wall) };
+  const ofDay = (day: string) =>
+    first.kind === 'date' ? day : day + first.local.slice(day.length);
+  return {
+    ...event,
+    extraDates: alsoAt.map((wall) => ({ start: at(own + wall - start) })),
+    skippedDates: isSeries(event) ? exceptDays.map(ofDay) : [],
+  };
 }

@@ -5,7 +5,7 @@ import type { Meaning, Reading } from './meanings';
 import type { JotContext, Rule } from './rule';
 import { readingsOf, rule } from './rule';
 import type { JotText } from './text';
-import { COUNT, COUNT_WORD, countOf } from './vocabulary';
+import { COUNT, COUNT_WORD, countOf, MONTH, WEEKDAY } from './vocabulary';
 
 /** What a line says besides when: how long, where, on which calendar, in which zone, and links. */
 
@@ -18,6 +18,7 @@ const MINUTES: Readonly<Record<string, number>> = {
 };
 /** A number with its unit: two groups. */
 export const AMOUNT = '(\\d+(?:[.,]\\d+)?)\\s*(m|mins?|minutes?|h|hrs?|hours?|days?|weeks?|wks?)';
+const FRACTIONS: Readonly<Record<string, number>> = { '½': 0.5, '¼': 0.25, '¾': 0.75 };
 const LEAD = '(?:for\\s+(?:about\\s+|around\\s+)?|lasting\\s+|,\\s*)';
 
 function length(minutes: number, unit: string): Meaning | null {
@@ -62,14 +63,24 @@ export const LENGTH_RULES: readonly Rule[] = [
   rule(`${LEAD}?(${COUNT})\\s+(hours?|days?|weeks?)\\s+and\\s+a\\s+half`, 9, ([n, unit]) =>
     length((countOf(n!) + 0.5) * MINUTES[unit![0]!]!, unit!),
   ),
+  rule(
+    `${LEAD}?(${COUNT})\\s+(?:and\\s+a\\s+half\\s+|1/2\\s+)(hours?|hrs?|days?|weeks?)`,
+    9,
+    ([n, unit]) => length((countOf(n!) + 0.5) * MINUTES[unit![0]!]!, unit!),
+  ),
+  rule(`${LEAD}?(\\d{1,2})?([½¼¾])\\s*(?:h|hrs?|hours?)`, 9, ([n, part]) =>
+    length((Number(n ?? 0) + FRACTIONS[part!]!) * 60, 'h'),
+  ),
   rule(`${LEAD}(${COUNT})\\s+(hours?|days?|weeks?|minutes?)`, 8, ([n, unit]) =>
     length(countOf(n!) * MINUTES[unit![0]!]!, unit!),
   ),
 ];
 
 /** Words before an amount that make it no length: "in 2 hours", "every 2 weeks", "2 hours ago". */
-const NO_LENGTH_BEFORE = /\b(?:in|after|within|every|each|next|last|x)\s*$/;
-const NO_LENGTH_AFTER = /^\s*(?:ago|later|from\s+now|before|after|from)\b/;
+const NO_LENGTH_BEFORE =
+  /\b(?:remind(?:er|ers|\s+me)?:?|alert|alarm|travel(?:\s+time)?|by|in|after|within|every|each|next|last|x)\s*$/;
+const NO_LENGTH_AFTER =
+  /^\s*(?:of\s+travel|travel|reminders?|alert|alarm|ago|later|from\s+now|before|after|from)\b/;
 /** "For two weeks from Monday" lasts; "two weeks from Monday" is a day. */
 const LASTS = /^for\b/;
 const FROM_A_DAY = /^\s*from\s+(?!now\b)/;
@@ -118,6 +129,31 @@ export function namedRules({
   ];
 }
 
+/** Leads that may well belong to a phrase: "apply for leave", "email to clients". */
+const LOOSE_LEAD = /^(?:to|for|on)\b/;
+
+/**
+ * Calendars, categories and people that a line names; `loose` are calendars that stand in it like any
+ * other word, in small letters behind "to" or "for", so that they may be part of the title.
+ */
+export function namedReadings(
+  text: JotText,
+  rules: readonly Rule[],
+  context: JotContext,
+): { named: Reading[]; loose: Reading[] } {
+  const isLoose = ({ from, to, meaning }: Reading) => {
+    const said = text.text.slice(from, to);
+    if (meaning.kind !== 'calendar' || !LOOSE_LEAD.test(said) || /calendar$/.test(said))
+      return false;
+    return !/\s\p{Lu}/u.test(text.line.slice(text.origin[from], text.origin[to]));
+  };
+  const all = readingsOf(text, rules, context);
+  return {
+    named: all.filter((one) => !isLoose(one)),
+    loose: all.filter(isLoose),
+  };
+}
+
 /** Web addresses, as they were typed. */
 export function linkReadings({ line, text, origin }: JotText): Reading[] {
   const readings: Reading[] = [];
@@ -140,6 +176,10 @@ export function linkReadings({ line, text, origin }: JotText): Reading[] {
 
 const MOST_WORDS = 8;
 const AT = /(?:at\s+|@\s*)(?=[^\s,.;])/y;
+/** A place does not begin inside a time: "at 14:00 until 15:00", "at 2pm". */
+const IS_TIME =
+  /^\d{1,2}(?:[:.h]\d{2}|h\b|\s*[ap]\.?m\b|\s*[ap](?!\p{L})|\s*(?:-|to|until|till)\s*\d)/u;
+const LONGEST_TIME = 16;
 /** Words that belong to another part of the line, or go on with the title. */
 const ENDS_PLACE = /^(?:with|for|from|until|till|every|each|in|on|about|re|to|and|then|w|#.*|@)$/;
 /** No place ends in one of these. */
@@ -160,10 +200,18 @@ export function placeReadings({ line, text, origin, starts }: JotText): Reading[
     )
       continue;
     const first = from + at[0].length;
+    if (IS_TIME.test(text.slice(first, first + LONGEST_TIME))) continue;
     let words = 0;
     for (const start of starts.slice(i + 1, -1)) {
       if (start < first) continue;
       const word = /^[\p{L}\p{N}'’]+|^./u.exec(text.slice(start))![0];
+      // "Hotel Adler, Berlin": a name goes on behind a comma.
+      const goesOn =
+        word === ',' &&
+        /^,\s+\p{Lu}\p{L}+(?=\s*$|\s+(?:on|at|from|for|with)\b|\s*[,.;])/u.test(
+          line.slice(origin[start]),
+        );
+      if (goesOn && words > 0 && !isTaken(text, start + 1)) continue;
       const isSign = !/[\p{L}\p{N}&'.-]/u.test(word);
       if (words === MOST_WORDS || isSign || ENDS_PLACE.test(word)) break;
       words++;
@@ -177,6 +225,13 @@ export function placeReadings({ line, text, origin, starts }: JotText): Reading[
     }
   }
   return readings;
+}
+
+/** Whether a weekday or a month stands there, behind blanks. */
+const NAMES_A_DAY = new RegExp(`\\s*(?:${WEEKDAY}|${MONTH}|today|tomorrow)(?!\\p{L})`, 'yu');
+function isTaken(text: string, at: number): boolean {
+  NAMES_A_DAY.lastIndex = at;
+  return NAMES_A_DAY.test(text);
 }
 
 const zone = (found: string | null): Meaning | null =>

@@ -58,8 +58,10 @@ export function figures(a: string, b: string, year: string | undefined, context:
 }
 
 export const ON = '(?:on\\s+|by\\s+|from\\s+|starting\\s+|beginning\\s+|,\\s*)?(?:the\\s+)?';
-export const DATE = `(?:${WEEKDAY}\\.?,?\\s+)?(?:the\\s+)?(\\d{1,2})(?:st|nd|rd|th)?\\.?\\s+(?:of\\s+)?(${MONTH})\\.?(?:,?\\s+(\\d{4}))?`;
-export const DATE_MONTH_FIRST = `(?:${WEEKDAY}\\.?,?\\s+)?(${MONTH})\\.?\\s+(?:the\\s+)?(\\d{1,2})(?:st|nd|rd|th)?(?!\\s*[:.h]\\d)(?:,?\\s+(\\d{4}))?`;
+export const DATE = `(?:${WEEKDAY}\\.?,?\\s+)?(?:the\\s+)?(\\d{1,2})(?:st|nd|rd|th)?\\.?\\s*(?:(?<=\\s)of\\s+)?(${MONTH})\\.?(?:,?\\s+(\\d{4}))?`;
+/** "In March 10-13" are hours. */
+const NO_SEASON = '(?<!\\b(?:in|during)\\s)';
+export const DATE_MONTH_FIRST = `${NO_SEASON}(?:${WEEKDAY}\\.?,?\\s+)?(${MONTH})\\.?\\s*(?:the\\s+)?(\\d{1,2})(?:st|nd|rd|th)?(?!\\s*[:.h]\\d)(?:,?\\s+(\\d{4}))?`;
 export const TO = '\\s*(?:-|to|until|till|through|thru)\\s*';
 
 export function written(day: string, month: string, year: string | undefined, context: JotContext) {

@@ -13,16 +13,33 @@ const PARTS: Readonly<Record<string, PartOfDay>> = {
   night: 'night',
 };
 
+/** The hours that are early, in the middle and late of a part of the day. */
+const WITHIN: Readonly<Record<string, readonly number[]>> = {
+  morning: [8, 10, 11],
+  afternoon: [13, 15, 16],
+  evening: [18, 19, 20],
+};
+
 /** Parts of the day. */
 export const PART_RULES: readonly Rule[] = [
-  rule('(?:at\\s+)?(?:noon|midday)', 7, () => ({ kind: 'partOfDay', part: 'noon' })),
+  rule('(?:at\\s+)?(?:noon|midday)(?:-?ish)?', 7, () => ({ kind: 'partOfDay', part: 'noon' })),
   rule('(?:at\\s+)?midnight', 7, () => ({ kind: 'partOfDay', part: 'midnight' })),
   rule(
-    '(?:by\\s+)?(?:the\\s+)?(?:eod|cob|end\\s+of\\s+(?:the\\s+)?day|close\\s+of\\s+business)',
+    '(?:by\\s+)?(?:the\\s+)?(?:eod|eob|cob|cop|end\\s+of\\s+(?:the\\s+)?day|(?:end|close)\\s+of\\s+(?:play|business))',
     8,
     () => ({
       kind: 'partOfDay',
       part: 'end',
+    }),
+  ),
+  rule('(?:at\\s+)?(?:lunch\\s?time)', 4, () => ({ kind: 'partOfDay', part: 'noon' })),
+  rule(
+    '(?:in\\s+the\\s+)?(early|mid|late)(?:-|\\s+)?(?:in\\s+the\\s+)?(morning|afternoon|evening)',
+    8,
+    ([when, part]) => ({
+      kind: 'partOfDay',
+      part: PARTS[part!]!,
+      minute: WITHIN[part!]![['early', 'mid', 'late'].indexOf(when!)]! * 60,
     }),
   ),
   rule('at\\s+night', 7, () => ({ kind: 'partOfDay', part: 'night' })),

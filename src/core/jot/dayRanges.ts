@@ -17,20 +17,31 @@ import {
   written,
 } from './dates';
 import type { DayMeant, Meaning, Reading } from './meanings';
-import type { JotContext, Rule } from './rule';
+import type { Groups, JotContext, Rule } from './rule';
 import { rule } from './rule';
 import type { JotText } from './text';
-import { MONTH, WEEKDAY, weekdayNamed } from './vocabulary';
+import { AND, MONTH, WEEKDAY, weekdayNamed } from './vocabulary';
 
 const MOST_DAYS = 366;
 const NTH = '(?:st|nd|rd|th)?';
 /** "15 Dec 3-4" is a day with a time. */
-const NO_DAY_BEFORE = `(?<!\\d${NTH}\\.?\\s+(?:of\\s+)?)`;
+const NO_DAY_BEFORE = `(?<!\\d${NTH}\\.?\\s+(?:of\\s+)?)(?<!\\b(?:in|during)\\s)`;
 
 /** The days from one to one after it; null where that is not in order. */
 function daysFrom(first: DayNumber | null, last: DayNumber | null): DayMeant | null {
   if (first === null || last === null || last < first) return null;
   return last - first > MOST_DAYS ? null : { day: first, lastDay: last };
+}
+
+/** Days that are named one by one: from the first to the last where none lies between. */
+function daysListed(days: readonly (number | null)[]): DayMeant | null {
+  const [first, ...rest] = days;
+  if (first === undefined || first === null) return null;
+  if (rest.some((day, i) => day === null || day <= days[i]!)) return null;
+  const last = rest.at(-1) ?? first;
+  return last - first === rest.length
+    ? { day: first, lastDay: last, isList: true }
+    : { day: first, also: rest.map((day) => ({ day: day! })) };
 }
 
 const range = (first: number | null, last: number | null) => asDay(daysFrom(first, last));
@@ -68,8 +79,26 @@ function ofWeek(first: string, last: string, week: DayNumber): Meaning | null {
 }
 const WEEKDAYS_TO = `(${WEEKDAY})\\s*(?:-|to|through|thru)\\s*(${WEEKDAY})`;
 
-/** Ways to name all days from one to another. */
+/** Numbers of days in a list: "3, 4 and 5". */
+const NUMBERS = `\\d{1,2}${NTH}(?:${AND}\\d{1,2}${NTH})+`;
+const numbersOf = (list: string) => list.match(/\d{1,2}/g) ?? [];
+/** More for each of them, so that no part of a list says as much. */
+const byNumbers =
+  (one: number) =>
+  ([list]: Groups) =>
+    one + 12 * (numbersOf(list!).length - 1);
+
+/** Ways to name all days from one to another, or several one by one. */
 export const RANGE_RULES: readonly Rule[] = [
+  rule(
+    `${ON}(${NUMBERS})\\s*(?:of\\s+)?(${MONTH})\\.?(?:,?\\s+(\\d{4}))?`,
+    byNumbers(20),
+    ([list, m, y], context) =>
+      asDay(daysListed(numbersOf(list!).map((d) => written(d, m!, y, context)))),
+  ),
+  rule(`${ON}(${MONTH})\\.?\\s+(${NUMBERS})(?!\\s*[:.h]\\d)`, 20, ([m, list], context) =>
+    asDay(daysListed(numbersOf(list!).map((d) => written(d, m!, undefined, context)))),
+  ),
   rule(`${ON}${DATE}${TO}${DATE}`, 24, ([d1, m1, y1, d2, m2, y2], context) => {
     const of = (d: string, m: string) => (year: string | undefined) => written(d, m, year, context);
     return datedRange(of(d1!, m1!), y1, of(d2!, m2!), y2);
@@ -95,13 +124,13 @@ export const RANGE_RULES: readonly Rule[] = [
     ([m, from, to, y], context) =>
       range(written(from!, m!, y, context), written(to!, m!, y, context)),
   ),
-  rule(`between\\s+${DATE}\\s+and\\s+${DATE}`, 26, ([d1, m1, y1, d2, m2, y2], context) => {
+  rule(`between\\s+${DATE}\\s+and\\s+${DATE}`, 46, ([d1, m1, y1, d2, m2, y2], context) => {
     const of = (d: string, m: string) => (year: string | undefined) => written(d, m, year, context);
     return datedRange(of(d1!, m1!), y1, of(d2!, m2!), y2);
   }),
   rule(
     `between\\s+(?:the\\s+)?(\\d{1,2})${NTH}\\s+and\\s+${DATE}`,
-    26,
+    46,
     ([from, d, m, y], context) =>
       range(written(from!, m!, y, context), written(d!, m!, y, context)),
   ),
@@ -126,7 +155,7 @@ export const RANGE_RULES: readonly Rule[] = [
   rule(`${ON}(\\d{1,2})\\.${TO}${DOTTED}`, 21, ([from, d, m, y], context) =>
     range(dotted(from!, m!, y, context), dotted(d!, m!, y, context)),
   ),
-  rule(`${ON}${ISO}(?:${TO}|/)${ISO}`, 26, ([y1, m1, d1, y2, m2, d2]) =>
+  rule(`${ON}${ISO}(?:${TO}|/)${ISO}`, 46, ([y1, m1, d1, y2, m2, d2]) =>
     range(iso(y1!, m1!, d1!), iso(y2!, m2!, d2!)),
   ),
   rule(WEEKDAYS_TO, 12, ([a, b], context) => {
@@ -145,33 +174,76 @@ export const RANGE_RULES: readonly Rule[] = [
   ),
 ];
 
-const JOIN = /^\s*(?:-|to|until|till|through|thru)\s*$/;
+const JOIN = /\s*(?:-|to|until|till|through|thru)\s*/y;
+const LIST = /\s*(?:,\s*(?:and\b|&)?|and\b|&)\s*/y;
 /** What joins two days that are said apart; it tells for no more than they do. */
 const JOINED = 0.1;
+/** A list says less than "between … and …" does. */
+const LISTED = -4;
+const MOST_LISTED = 31;
+
+interface SingleDay {
+  from: number;
+  to: number;
+  weight: number;
+  day: DayMeant;
+}
+
+/** Where what follows a sign that joins begins; null where none stands there. */
+function behind(sign: RegExp, text: string, at: number): number | null {
+  sign.lastIndex = at;
+  return sign.test(text) ? sign.lastIndex : null;
+}
+
+function joined(first: SingleDay, last: SingleDay): DayMeant | null {
+  const isWeekday = last.day.weekday !== undefined;
+  if (isWeekday && first.day.weekday !== undefined) return null;
+  const lastDay =
+    isWeekday && last.day.day < first.day.day
+      ? nextWeekday(last.day.weekday!, first.day.day)
+      : last.day.day;
+  return daysFrom(first.day.day, lastDay);
+}
 
 /**
- * All days from one to another where both are said in whatever way: "tomorrow to 4 Dec". Two plain
- * weekdays are those of every week, see above; with a repeat, "until" ends that.
+ * All days from one to another where both are said in whatever way ("tomorrow to 4 Dec"), or one by one
+ * ("31 Jan, 30 Apr and 31 Jul"). Two plain weekdays are those of every week, see above; with a repeat,
+ * "until" ends that.
  */
 export function daySpans({ text }: Pick<JotText, 'text'>, days: readonly Reading[]): Reading[] {
-  const single = days.flatMap(({ meaning, ...at }) =>
+  const starting = new Map<number, SingleDay[]>();
+  const single = days.flatMap(({ meaning, ...at }): SingleDay[] =>
     meaning.kind === 'day' && meaning.day.lastDay === undefined
       ? [{ ...at, day: meaning.day }]
       : [],
   );
-  return single.flatMap((first) =>
-    single.flatMap((last): Reading[] => {
-      if (last.from < first.to || !JOIN.test(text.slice(first.to, last.from))) return [];
-      const isWeekday = last.day.weekday !== undefined;
-      if (isWeekday && first.day.weekday !== undefined) return [];
-      const lastDay =
-        isWeekday && last.day.day < first.day.day
-          ? nextWeekday(last.day.weekday!, first.day.day)
-          : last.day.day;
-      const day = daysFrom(first.day.day, lastDay);
-      if (!day) return [];
-      const weight = first.weight + last.weight + JOINED;
-      return [{ from: first.from, to: last.to, weight, meaning: { kind: 'day', day } }];
-    }),
-  );
+  for (const one of single) starting.set(one.from, [...(starting.get(one.from) ?? []), one]);
+  const next = (sign: RegExp, at: number) => starting.get(behind(sign, text, at) ?? -1) ?? [];
+  const best = (all: readonly SingleDay[]) =>
+    all.reduce<SingleDay | null>((a, b) => (a && a.weight >= b.weight ? a : b), null);
+  const asReading = (all: readonly SingleDay[], day: DayMeant | null, more: number): Reading[] =>
+    day === null
+      ? []
+      : [
+          {
+            ...{ from: all[0]!.from, to: all.at(-1)!.to },
+            weight: all.reduce((sum, { weight }) => sum + weight + more, -more),
+            meaning: { kind: 'day', day },
+          },
+        ];
+  return single.flatMap((first): Reading[] => {
+    const ranges = next(JOIN, first.to).flatMap((last) =>
+      asReading([first, last], joined(first, last), JOINED),
+    );
+    const list = [first];
+    const lists: Reading[] = [];
+    for (let one = best(next(LIST, first.to)); one; one = best(next(LIST, one.to))) {
+      // Weekdays in a list are of every week, or each has its own rule.
+      if (one.day.weekday !== undefined || list.length === MOST_LISTED) break;
+      list.push(one);
+      const named = daysListed(list.map(({ day }) => day.day));
+      lists.push(...asReading(list, named, LISTED));
+    }
+    return [...ranges, ...lists];
+  });
 }

@@ -88,7 +88,7 @@ test.each([
   ['meet the 15th', 'meet | 2026-12-15'],
   ['read the 2nd draft', 'read the 2nd draft | 2026-11-24'],
   ['meet the friday after next', 'meet | 2026-12-04'],
-  ['meet the week after next', 'meet | 2026-12-07'],
+  ['meet the week after next', 'meet | 2026-12-07 .. 2026-12-11'],
   ['meet a month today', 'meet | 2026-12-24'],
   ['leave fri pm', 'leave | 2026-11-27T14:00 .. 2026-11-27T14:30'],
   // One of its kind in a month.

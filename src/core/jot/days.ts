@@ -23,6 +23,8 @@ import { PERIOD_RULES } from './periods';
 import type { JotContext, Rule } from './rule';
 import { rule } from './rule';
 import {
+  AND,
+  byWeekdays,
   COUNT,
   countOf,
   MONTH,
@@ -77,13 +79,14 @@ function nextNthWeekday(
   return found !== null && found >= today ? found : nthWeekdayOf(nth, weekday, thisYear + 1, month);
 }
 
-const TODAY = '(?:today|tod|tdy)';
-const TOMORROW = '(?:tomorrow|tomorow|tommorrow|tmrw|tmr|tmw|tom(?=\\s+\\d))';
+const TODAY = '(?:today|2day|tod|tdy)';
+const TOMORROW =
+  '(?:tomorrow|tomorow|tommorrow|2morrow|2moro|tomoz|tmrw|tmro|tmr|tmw|tom(?=\\s+\\d))';
 const RELATIVE = `(?:${TODAY}|${TOMORROW}|${WEEKDAY})`;
 const relative = (word: string, context: JotContext): number => {
   const today = todayOf(context);
   if (new RegExp(`^${TODAY}$`).test(word)) return today;
-  if (word.startsWith('to') || word.startsWith('tm')) return today + 1;
+  if (new RegExp(`^${TOMORROW}`).test(word) || word === 'tom') return today + 1;
   return nextWeekday(weekdayNamed(word), today);
 };
 
@@ -165,6 +168,12 @@ const SINGLE_DAYS: readonly Rule[] = [
       );
     },
   ),
+  // "Tomorrow week", "Friday fortnight".
+  rule(`(?:on\\s+)?(${RELATIVE})\\s+(week|fortnight)`, 14, ([day, unit], context) =>
+    asDay(relative(day!, context) + (unit === 'week' ? 1 : 2) * DAYS_A_WEEK),
+  ),
+  // "Tomorrow's call": whose it is says when it is.
+  rule(`(${RELATIVE})'s`, 9, ([day], context) => asDay(relative(day!, context))),
   // "Two weeks on Friday", "a week tomorrow".
   rule(
     `(?<!for\\s)(${COUNT})\\s+(?:(weeks?|fortnights?)\\s+on\\s+(${WEEKDAY})|(${UNIT})\\s+(${TODAY}|${TOMORROW}))`,
@@ -193,19 +202,33 @@ const SINGLE_DAYS: readonly Rule[] = [
   rule(`(?:on\\s+|by\\s+)(?:the\\s+)?(\\d{1,2})(?:st|nd|rd|th)`, 8, ([d], context) =>
     asDay(nthOfMonth(Number(d), undefined, context)),
   ),
-  rule(`(${WEEKDAY}(?:\\s*(?:,|&|\\+|/|and)\\s*(?:and\\s+)?${WEEKDAY})+)`, 14, ([list]) =>
-    repeatOn(weekdaysNamed(list!)),
+  rule(`(?:on\\s+)?(${WEEKDAY}(?:${AND}${WEEKDAY})+)`, byWeekdays(8, 0), ([list], context) =>
+    listed(list!, context),
   ),
-  rule(`(${WEEKDAY}(?:(?:\\s*,\\s*|\\s+|\\s*/\\s*)${WEEKDAY}){2,6})`, 16, ([list]) =>
-    repeatOn(weekdaysNamed(list!)),
+  rule(
+    `(${WEEKDAY}(?:(?:\\s*,\\s*|\\s+|\\s*/\\s*)${WEEKDAY}){2,6})`,
+    byWeekdays(9, 0),
+    ([list], context) => repeatOn(weekdaysNamed(list!), context),
   ),
 ];
 
+/** Two weekdays that follow each other are those two days, without a stroke between them; others are of every week. */
+function listed(list: string, context: JotContext): Meaning | null {
+  const weekdays = weekdaysNamed(list);
+  const [first, last] = weekdays as [Weekday, Weekday | undefined];
+  const isPair = weekdays.length === 2 && last === (first + 1) % DAYS_A_WEEK && !list.includes('/');
+  if (!isPair) return repeatOn(weekdays, context);
+  const day = nextWeekday(first, todayOf(context));
+  return asDay({ day, lastDay: day + 1, isList: true, weekdays });
+}
+
 /** Several weekdays beside each other are those of every week. */
-const repeatOn = (weekdays: Weekday[]): Meaning | null =>
-  weekdays.length < 2
-    ? null
-    : { kind: 'repeat', pattern: { kind: 'weekly', interval: 1, weekdays, weekStart: 0 } };
+function repeatOn(weekdays: Weekday[], context: JotContext): Meaning | null {
+  const [first, second] = weekdays;
+  if (first === undefined || second === undefined) return null;
+  const once = Math.min(...weekdays.map((weekday) => nextWeekday(weekday, todayOf(context))));
+  return { kind: 'repeat', pattern: { kind: 'weekly', interval: 1, weekdays, weekStart: 0 }, once };
+}
 
 /** Ways to name a day or days. */
 export const DAY_RULES: readonly Rule[] = [

@@ -2,9 +2,10 @@ import type { CalendarEvent } from '../model/event';
 import { importanceOf, withImportance } from '../model/importance';
 import { sayLength } from '../time/words';
 import { AMOUNT, amount } from './around';
-import type { Meaning } from './meanings';
+import type { Meaning, Reading } from './meanings';
 import type { Rule } from './rule';
 import { rule } from './rule';
+import type { JotText } from './text';
 
 /** What a line says of how an event is met: the way there, how much it matters, whether it may be disturbed. */
 
@@ -18,6 +19,52 @@ function travel(side: 'before' | 'after', n: string, unit: string) {
   return isTold ? { kind: 'travel' as const, side, minutes } : null;
 }
 
+/** Words that say how an event stands, as an item of its own. */
+const STANDING: readonly [source: string, meaning: Meaning][] = [
+  ['private|confidential', { kind: 'private' }],
+  ['tentative(?:ly)?|provisional(?:ly)?|tbc', { kind: 'availability', availability: 'tentative' }],
+  ['free', { kind: 'availability', availability: 'free' }],
+  [
+    'away|out\\s+of\\s+(?:the\\s+)?office|elsewhere',
+    { kind: 'availability', availability: 'away' },
+  ],
+  ['busy', { kind: 'availability', availability: 'busy' }],
+];
+
+/** "private: dentist", "dentist, private", "shown as free", "(tentative)". */
+const STANDING_RULES: readonly Rule[] = STANDING.flatMap(([source, meaning]) => [
+  rule(`^(?:${source})\\s*:`, WEIGHT, () => meaning),
+  rule(`,\\s*(?:and\\s+)?(?:${source})(?=\\s*(?:$|[,;.)]))`, WEIGHT, () => meaning),
+  rule(`\\((?:${source})\\)`, WEIGHT, () => meaning),
+  rule(
+    `(?:,\\s*)?(?:(?:show(?:n|s|ing)?|mark(?:ed)?|set|count(?:s|ed)?)\\s+(?:me\\s+|it\\s+)?)(?:as\\s+)?(?:${source})`,
+    WEIGHT,
+    () => meaning,
+  ),
+  rule(`as\\s+(?:${source})(?=\\s*(?:$|[,;.)]))`, WEIGHT, () => meaning),
+  // Alone they are as often words of a title: "sugar free".
+  ...(/free|away|busy/.test(source)
+    ? []
+    : [rule(`(?:${source})(?=\\s*$)`, 5, () => meaning), rule(`^(?:${source})`, 5, () => meaning)]),
+]);
+
+const NOTES = /(?:^|[\s,;.(])notes?\s*:\s+/gu;
+/** Notes of these are what an event is about. */
+const NO_NOTES_BEFORE =
+  /\b(?:meeting|release|class|lecture|call|my|field|sticky|the|of|write|read|send)\s*$/;
+
+/** "notes: …" to the end of the line, as it was typed: it is never left in a title that others see. */
+export function notesReadings({ line, text, origin, starts }: JotText): Reading[] {
+  for (const { index, 0: lead } of text.matchAll(NOTES)) {
+    const from = index + lead.search(/n/);
+    if (NO_NOTES_BEFORE.test(text.slice(0, from)) || !starts.includes(from)) continue;
+    const notes = line.slice(origin[index + lead.length]).trim();
+    const to = text.trimEnd().length;
+    if (notes && to > from) return [{ from, to, weight: 1000, meaning: { kind: 'notes', notes } }];
+  }
+  return [];
+}
+
 /** "25 min to get there", "10 min back", "important", "do not disturb". */
 export const EXTRA_RULES: readonly Rule[] = [
   rule(`(?:,\\s*|and\\s+|with\\s+)?${AMOUNT}\\s+${THERE}`, WEIGHT, ([n, unit]) =>
@@ -25,6 +72,16 @@ export const EXTRA_RULES: readonly Rule[] = [
   ),
   rule(`(?:,\\s*|and\\s+|with\\s+)?${AMOUNT}\\s+${BACK}`, WEIGHT, ([n, unit]) =>
     travel('after', n!, unit!),
+  ),
+  rule(
+    `(?:,\\s*|and\\s+|with\\s+|plus\\s+)?(?:an?\\s+)?${AMOUNT}\\s+(?:of\\s+)?travel(?:ling)?(?:\\s+time)?`,
+    WEIGHT,
+    ([n, unit]) => travel('before', n!, unit!),
+  ),
+  rule(
+    `(?:,\\s*|and\\s+|with\\s+)?travel(?:ling)?(?:\\s+time)?:?\\s+${AMOUNT}`,
+    WEIGHT,
+    ([n, unit]) => travel('before', n!, unit!),
   ),
   rule(`leave\\s+${AMOUNT}\\s+(?:before|early)`, WEIGHT, ([n, unit]) =>
     travel('before', n!, unit!),
@@ -34,15 +91,19 @@ export const EXTRA_RULES: readonly Rule[] = [
     importance: importance as 'high' | 'low',
   })),
   rule('(?:,\\s*)?do\\s+not\\s+disturb(?:\\s+me)?', WEIGHT, () => ({ kind: 'quiet' })),
+  ...STANDING_RULES,
 ];
 
 /** The fields of an event that a line's extras set. */
 export type Extras = Partial<
-  Pick<CalendarEvent, 'travelBefore' | 'travelAfter' | 'importance' | 'isQuiet'>
+  Pick<CalendarEvent, 'travelBefore' | 'travelAfter' | 'importance' | 'isQuiet'> & Standing
 >;
 
+/** How an event stands with others: whether its time is taken, who sees it, and what is written down. */
+type Standing = Partial<Pick<CalendarEvent, 'availability' | 'visibility' | 'notes'>>;
+
 /** What an event has of which nothing was said. */
-export const NO_EXTRAS: Required<Extras> = {
+export const NO_EXTRAS: Required<Omit<Extras, keyof Standing>> = {
   travelBefore: 0,
   travelAfter: 0,
   importance: 0,
@@ -56,6 +117,9 @@ export function extrasOf(meanings: readonly Meaning[]): Extras {
       extras[meaning.side === 'before' ? 'travelBefore' : 'travelAfter'] = meaning.minutes;
     if (meaning.kind === 'importance') extras.importance = withImportance(meaning.importance, 0);
     if (meaning.kind === 'quiet') extras.isQuiet = true;
+    if (meaning.kind === 'availability') extras.availability = meaning.availability;
+    if (meaning.kind === 'private') extras.visibility = 'private';
+    if (meaning.kind === 'notes') extras.notes = meaning.notes;
   }
   return extras;
 }
@@ -66,13 +130,24 @@ export function sayExtras({
   travelAfter,
   importance,
   isQuiet,
-}: Required<Extras>): string {
+}: Required<Omit<Extras, keyof Standing>>): string {
   const matters = importanceOf(importance);
   return [
     travelBefore ? `${sayLength(travelBefore)} to get there` : '',
     travelAfter ? `${sayLength(travelAfter)} back` : '',
     matters === 'usual' ? '' : `${matters} importance`,
     isQuiet ? 'not to be disturbed' : '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+/** What was said of how an event stands, in words; empty for nothing. */
+export function sayStanding({ availability, visibility, notes }: Standing): string {
+  return [
+    visibility === 'private' ? 'private' : '',
+    availability ? `shown as ${availability}` : '',
+    notes ? `notes: ${notes}` : '',
   ]
     .filter(Boolean)
     .join(' · ');

@@ -48,6 +48,13 @@ export const FEAST_RULES: readonly Rule[] = [
   ),
 ];
 
+/** Names that are as often part of a title; days only behind “until”, “except” and the like. */
+export const FEAST_NAMES: readonly Rule[] = [
+  named('(?:christmas|xmas)', (today) => nextDate(12, 25, today)),
+  named('new\\s+year', (today) => nextDate(1, 1, today)),
+  named('easter', (today) => nextByEaster(0, today)),
+];
+
 const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 /** The next of the days that the person has given a name. */

@@ -7,8 +7,10 @@ const at = (wall: WallMs, wholeDay: boolean) => formatLocal(wall).slice(0, whole
 
 describe('what a line may mean instead', () => {
   test.each([
-    ['call at 3', '2026-11-24T15:00', '2026-11-24T03:00'],
-    ['call at 8', '2026-11-24T08:00', '2026-11-24T20:00'],
+    ['drinks at 6', '2026-11-24T18:00', '2026-11-25T06:00'],
+    // What is over today is not meant.
+    ['call at 8', '2026-11-24T20:00', '2026-11-25T08:00'],
+    ['call at 8 today', '2026-11-24T08:00', '2026-11-24T20:00'],
     ['budget 3/12', '2026-12-03', '2027-03-12'],
     ['call next friday', '2026-12-04', '2026-11-27'],
     ['next weekend regatta', '2026-12-05', '2026-11-28'],
@@ -47,6 +49,7 @@ describe('what a line may mean instead', () => {
     'call fri',
     'Order lamps',
     'call at 10',
+    'call at 3',
   ])('“%s” is plain', (line) => expect(readJot(line, TUESDAY).other).toBeNull());
 
   test('the month comes first where the settings have it so', () => {

@@ -1,7 +1,7 @@
 import type { CalendarEvent } from '../model/event';
 import type { Repeat, RepeatEnd, RepeatPattern } from '../recurrence/repeat';
 import { firstStart, NO_REPEAT } from '../recurrence/repeat';
-import { civilDate, DAY, dayOfWall, MINUTE, weekdayOf } from '../time/civil';
+import { civilDate, DAY, dayOfWall, formatDate, MINUTE, weekdayOf } from '../time/civil';
 import type { DayNumber, WallMs } from '../time/units';
 import type { DayMeant, Meaning, OpenPattern, PartOfDay, Reading, TimeMeant } from './meanings';
 import { impossible } from './impossible';
@@ -10,9 +10,10 @@ import { extrasOf } from './extras';
 import { remindersOf } from './reminders';
 import { otherReadings } from './otherReadings';
 import { understood } from './readings';
-import { datesWithin, lastDayWithin, without } from './repeats';
+import { datesWithin, lastDayWithin, without } from './bounds';
 import type { JotContext } from './rule';
 import { withoutParts } from './title';
+import { unread } from './unread';
 
 export type JotPartKind =
   | 'when'
@@ -56,6 +57,10 @@ export interface Jot {
   /** Web address; empty for none. */
   link: string;
   repeat: Repeat;
+  /** Starts (wall ms) of further dates that it names one by one. */
+  alsoAt: WallMs[];
+  /** Days that it says a repeat leaves out, as `YYYY-MM-DD`. */
+  exceptDays: string[];
   /** The reminders that the line asks for; null where it says nothing of them. */
   reminders: CalendarEvent['reminders'];
   /** What it says of the way there, how much it matters, and whether it may be disturbed. */
@@ -75,6 +80,7 @@ const PART_KINDS: Readonly<Record<Meaning['kind'], JotPartKind>> = {
   repeat: 'repeat',
   end: 'repeat',
   except: 'repeat',
+  season: 'repeat',
   place: 'place',
   calendar: 'calendar',
   category: 'category',
@@ -84,6 +90,9 @@ const PART_KINDS: Readonly<Record<Meaning['kind'], JotPartKind>> = {
   travel: 'extra',
   importance: 'extra',
   quiet: 'extra',
+  availability: 'extra',
+  private: 'extra',
+  notes: 'extra',
 };
 
 const NOON = 12 * 60;
@@ -140,6 +149,10 @@ interface When {
 
 function whenSaid(said: Said, context: JotContext): When {
   const { stretch, soon, time, partOfDay, day } = said;
+  if (stretch?.isList) {
+    const also = [{ day: stretch.toDay, minute: stretch.to.from }];
+    return { day: { ...stretch.fromDay, also }, time: stretch.from, end: null };
+  }
   if (stretch)
     return {
       day: stretch.fromDay,
@@ -158,8 +171,22 @@ function whenSaid(said: Said, context: JotContext): When {
     return { day: on, time: meant && partOfDay ? inPart(meant, partOfDay.part) : meant, end: null };
   }
   if (!partOfDay) return { day: on, time: null, end: null };
-  const from = minuteOfPart(partOfDay.part, context);
+  const from = partOfDay.minute ?? minuteOfPart(partOfDay.part, context);
   return { day: on, time: { from, to: null, isOpen: true }, end: null };
+}
+
+const MOST_ONE_BY_ONE = 14;
+
+/** Days with hours are that many dates, each at those hours: "10-11 Dec 9-17"; a list is so with any time. */
+function dayByDay(when: When, { length }: Said): When {
+  const { day, time, end } = when;
+  const { day: first, lastDay, isList, isWeek, isWeekdays } = day;
+  const many = lastDay === undefined ? 0 : lastDay - first;
+  if (!time || end !== null || many < 1 || many >= MOST_ONE_BY_ONE || isWeek || isWeekdays)
+    return when;
+  if (!isList && (time.to === null || length)) return when;
+  const also = Array.from({ length: many }, (_, i) => ({ day: first + i + 1 }));
+  return { ...when, day: { ...day, lastDay: undefined, also } };
 }
 
 /** A pattern with what it asks of its first date filled in. */
@@ -188,25 +215,37 @@ function timesMeant({ day, time, end }: When, said: Said, context: JotContext): 
     const days = length?.wholeDays ? length.minutes / (24 * 60) : 1;
     const lastDay = day.lastDay ?? day.day + days - 1;
     const start = day.day * DAY;
-    if (length && !length.wholeDays) return lasting(start, length.minutes);
+    // Nobody begins at midnight: an hour is asked for, see `hints.ts`.
+    if (length && !length.wholeDays)
+      return lasting(start + context.workHours.from * MINUTE, length.minutes);
     return { wholeDay: true, start, end: (lastDay + 1) * DAY };
   }
   const isOver =
     day.weekday !== undefined &&
     day.day === dayOfWall(context.now) &&
     day.day * DAY + time.from * MINUTE < context.now;
-  const on = isOver ? day.day + 7 : day.day;
+  const on = isOver ? day.day + 7 : day.day + (isPast({ day, time, end }, said, context) ? 1 : 0);
   const start = on * DAY + time.from * MINUTE;
   if (end !== null) return { wholeDay: false, start, end };
+  // A week with a time is its first day.
+  const many = day.isWeek ? undefined : day.lastDay;
   // Several days with a time go on until the last one's work is over.
-  if (day.lastDay !== undefined && !length)
+  if (many !== undefined && !length)
     return {
       wholeDay: false,
       start,
-      end: day.lastDay * DAY + (time.to ?? Math.max(context.workHours.to, time.from + 60)) * MINUTE,
+      end: many * DAY + (time.to ?? Math.max(context.workHours.to, time.from + 60)) * MINUTE,
     };
   if (time.to !== null) return { wholeDay: false, start, end: on * DAY + time.to * MINUTE };
   return lasting(start, length?.minutes ?? usualLength(said, context));
+}
+
+/** Whether a time of today is over of which nobody said that it is today: it is tomorrow's. */
+function isPast({ day, time }: When, said: Said, context: JotContext): boolean {
+  if (said.day ?? said.soon ?? said.stretch ?? said.partOfDay?.day) return false;
+  const today = dayOfWall(context.now);
+  // What goes on now began earlier.
+  return day.day === today && today * DAY + (time!.to ?? time!.from) * MINUTE < context.now;
 }
 
 const lasting = (start: number, minutes: number): Times => ({
@@ -229,7 +268,7 @@ function repeated(
   context: JotContext,
 ): Times & Pick<Jot, 'repeat'> {
   const { now, workdays } = context;
-  const wanted = said.except ? without(open, said.except.weekdays) : open;
+  const wanted = said.except ? without(open, said.except, workdays) : open;
   const pattern = closed(wanted, dayOfWall(times.start));
   const isOver = !times.wholeDay && times.start < now && dayOfWall(times.start) === dayOfWall(now);
   const from = isOver ? times.start + DAY : times.start;
@@ -249,10 +288,15 @@ function endOf({ end }: Said, pattern: RepeatPattern, firstDay: DayNumber): Repe
     : { kind: 'after', count: dates };
 }
 
+/** When its further dates start: at their own time, or at that of the first. */
+const alsoAt = ({ also = [] }: DayMeant, { start }: Times): WallMs[] =>
+  also.map(({ day, minute }) => day * DAY + (minute === undefined ? start % DAY : minute * MINUTE));
+
 /** The pattern that was said, or that weekdays with a time mean: "mon-fri 9:15". */
 function patternOf(said: Said, { time }: When): OpenPattern | null {
-  if (said.repeat) return said.repeat.pattern;
   const weekdays = said.day?.day.isWeekdays;
+  const isDaily = said.repeat?.pattern.kind === 'daily' && said.repeat.pattern.interval === 1;
+  if (said.repeat && !(weekdays && isDaily)) return said.repeat.pattern;
   return weekdays && time ? { kind: 'weekly', interval: 1, weekdays, weekStart: 0 } : null;
 }
 
@@ -287,8 +331,21 @@ function isWithin({ day, lastDay }: DayMeant, pattern: OpenPattern): boolean {
   }
 }
 
+/** A season says the first day of a repeat, and its last, unless the line says them itself. */
+function inSeason(said: Said, today: DayNumber): Said {
+  const { season } = said;
+  if (!season) return said;
+  return {
+    ...said,
+    day: said.day ?? { kind: 'day', day: { day: Math.max(season.from, today) } },
+    ...(season.to !== null &&
+      !said.end && { end: { kind: 'end', end: { kind: 'on', day: season.to } } }),
+  };
+}
+
 /** Days that bound a repeat are its first day and its end: "every Monday 7 Dec - 21 Dec". */
-function bounded(said: Said, pattern: OpenPattern | null): Said {
+function bounded(all: Said, pattern: OpenPattern | null, today: DayNumber): Said {
+  const said = inSeason(all, today);
   const meant = said.day?.day;
   if (!pattern || !meant || meant.isWeekdays || said.end || !isWithin(meant, pattern)) return said;
   return {
@@ -305,8 +362,8 @@ function jotOf(
   context: JotContext,
 ): Jot {
   const all = saidBy(readings);
-  const said = bounded(all, all.repeat?.pattern ?? null);
-  const when = whenSaid(said, context);
+  const said = bounded(all, all.repeat?.pattern ?? null, dayOfWall(context.now));
+  const when = dayByDay(whenSaid(said, context), said);
   const pattern = patternOf(said, when);
   const times = timesMeant(
     pattern && when.day.isWeekdays ? { ...when, day: { day: context.day } } : when,
@@ -340,20 +397,34 @@ function jotOf(
     link: said.link?.link ?? '',
     parts,
     reminders: remindersOf(
-      readings.flatMap(({ meaning }) => (meaning.kind === 'reminder' ? [meaning.reminder] : [])),
+      readings.flatMap(({ meaning }) =>
+        meaning.kind === 'reminder'
+          ? [meaning.reminder, ...(meaning.also ? [meaning.also] : [])]
+          : [],
+      ),
       dated,
     ),
     extras: extrasOf(readings.map(({ meaning }) => meaning)),
+    alsoAt: alsoAt(when.day, dated),
+    exceptDays: (said.except?.days ?? []).map(formatDate),
     ...dated,
   };
 }
+
+/** A day and a length make no hour. */
+const guessesOf = ({ saysTime, length, wholeDay }: Jot): string[] =>
+  length !== null && !saysTime && !wholeDay
+    ? ['No time is said: it begins when your hours do.']
+    : [];
 
 /** A line as it was read. */
 export interface ReadJot extends Jot {
   /** What it may well mean instead; null where it is plain. */
   other: Jot | null;
-  /** Times and days in it that there are not, in words. */
+  /** Times and days in it that there are not, and words that say when and were not understood; in sentences. */
   problems: string[];
+  /** What was filled in of what it does not say, in sentences. */
+  guesses: string[];
 }
 
 /**
@@ -362,11 +433,14 @@ export interface ReadJot extends Jot {
  * A line without a time lasts the whole day; one that repeats begins on the first day that fits.
  */
 export function readJot(line: string, context: JotContext): ReadJot {
-  const { text, readings } = understood(line, context);
-  const other = otherReadings(text.text, readings);
+  const { text, readings, loose } = understood(line, context);
+  const other = otherReadings(text.text, readings, loose);
+  const jot = jotOf(line, readings, text.origin, context);
+  const impossibles = impossible(text.text, readings);
   return {
-    ...jotOf(line, readings, text.origin, context),
+    ...jot,
     other: other && jotOf(line, other, text.origin, context),
-    problems: impossible(text.text, readings),
+    problems: impossibles.length ? impossibles : unread(jot.title),
+    guesses: guessesOf(jot),
   };
 }

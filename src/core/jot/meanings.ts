@@ -1,3 +1,4 @@
+import type { Availability } from '../model/common';
 import type { RepeatEnd, RepeatPattern } from '../recurrence/repeat';
 import type { Weekday } from '../time/civil';
 import type { DayNumber, MinuteOfDay } from '../time/units';
@@ -12,6 +13,14 @@ export interface DayMeant {
   weekday?: Weekday;
   /** From a weekday to another, which repeats where there is a time: "mon-fri 9:15". */
   isWeekdays?: Weekday[];
+  /** Two weekdays that were said one by one, which every week may have instead. */
+  weekdays?: Weekday[];
+  /** Other days that it takes place on as well, with a time where they have their own. */
+  also?: { day: DayNumber; minute?: MinuteOfDay }[];
+  /** The days were named one by one: a time is that of each. */
+  isList?: true;
+  /** A whole week was said: with a time, it is its first day. */
+  isWeek?: true;
   /** The other day that it may mean. */
   other?: number;
 }
@@ -50,25 +59,40 @@ export type Meaning =
   | { kind: 'day'; day: DayMeant }
   | { kind: 'time'; time: TimeMeant | null }
   /** From a time of a day to a time of another. */
-  | { kind: 'stretch'; fromDay: DayMeant; from: TimeMeant; toDay: DayNumber; to: TimeMeant }
+  | {
+      kind: 'stretch';
+      fromDay: DayMeant;
+      from: TimeMeant;
+      toDay: DayNumber;
+      to: TimeMeant;
+      /** Both are times of its own, and nothing lies between. */
+      isList?: true;
+    }
   /** So many minutes from now. */
   | { kind: 'soon'; minutes: number }
-  | { kind: 'partOfDay'; part: PartOfDay; day?: DayMeant }
+  | { kind: 'partOfDay'; part: PartOfDay; day?: DayMeant; minute?: MinuteOfDay }
   | { kind: 'length'; minutes: number; wholeDays: boolean }
-  | { kind: 'repeat'; pattern: OpenPattern }
+  /** `once` is the day that may be meant alone, where nothing says that it repeats: "mon and thu". */
+  | { kind: 'repeat'; pattern: OpenPattern; once?: DayNumber }
   | { kind: 'end'; end: EndMeant }
-  | { kind: 'except'; weekdays: Weekday[] }
+  /** What a repeat leaves out: weekdays, days (day numbers), or months (January is 1). */
+  | { kind: 'except'; weekdays?: Weekday[]; days?: DayNumber[]; months?: number[] }
+  /** From when on, and until when, something repeats. */
+  | { kind: 'season'; from: DayNumber; to: DayNumber | null }
   | { kind: 'zone'; zone: string }
   | { kind: 'place'; place: string }
   | { kind: 'calendar'; id: string }
   | { kind: 'category'; id: string }
   | { kind: 'guests'; ids: string[] }
   | { kind: 'link'; link: string }
-  | { kind: 'reminder'; reminder: ReminderMeant }
+  | { kind: 'reminder'; reminder: ReminderMeant; also?: ReminderMeant }
   /** Minutes that it takes to get there, or back. */
   | { kind: 'travel'; side: 'before' | 'after'; minutes: number }
   | { kind: 'importance'; importance: 'high' | 'low' }
-  | { kind: 'quiet' };
+  | { kind: 'quiet' }
+  | { kind: 'availability'; availability: Availability }
+  | { kind: 'private' }
+  | { kind: 'notes'; notes: string };
 
 /** What a line can say once only. */
 type Slot =
@@ -79,10 +103,12 @@ type Slot =
   | 'repeat'
   | 'end'
   | 'except'
+  | 'season'
   | 'zone'
   | 'place'
   | 'calendar'
-  | 'link';
+  | 'link'
+  | 'availability';
 
 const SLOTS: Readonly<Record<Meaning['kind'], readonly Slot[]>> = {
   day: ['day'],
@@ -94,6 +120,7 @@ const SLOTS: Readonly<Record<Meaning['kind'], readonly Slot[]>> = {
   repeat: ['repeat'],
   end: ['end'],
   except: ['except'],
+  season: ['season'],
   zone: ['zone'],
   place: ['place'],
   calendar: ['calendar'],
@@ -103,6 +130,9 @@ const SLOTS: Readonly<Record<Meaning['kind'], readonly Slot[]>> = {
   travel: [],
   importance: [],
   quiet: [],
+  availability: ['availability'],
+  private: [],
+  notes: [],
   link: ['link'],
 };
 const BITS: Readonly<Record<Slot, number>> = {
@@ -117,6 +147,8 @@ const BITS: Readonly<Record<Slot, number>> = {
   place: 256,
   calendar: 512,
   link: 1024,
+  season: 2048,
+  availability: 4096,
 };
 
 /** The slots that a meaning takes, as bits. */
@@ -125,10 +157,10 @@ export function slotsOf(meaning: Meaning): number {
   return meaning.kind === 'partOfDay' && meaning.day ? ofKind | BITS.day : ofKind;
 }
 
-/** Whether what is said goes together: an end needs a repeat, a zone a time. */
+/** Whether what is said goes together: an end and the like need a repeat, a zone a time. */
 export function isSound(bits: number): boolean {
   const has = (slot: Slot) => (bits & BITS[slot]) !== 0;
-  if ((has('end') || has('except')) && !has('repeat')) return false;
+  if ((has('end') || has('except') || has('season')) && !has('repeat')) return false;
   return !has('zone') || has('time') || has('part');
 }
 

@@ -1,8 +1,12 @@
 import { zoneNamed } from '../time/namedZones';
-import type { Reading, TimeMeant } from './meanings';
+import type { Weekday } from '../time/civil';
+import { bareHour } from './times';
+import type { OpenPattern, Reading, TimeMeant } from './meanings';
 
 const HOUR = 60;
 const NOON = 12 * HOUR;
+/** Nobody means an hour of the night without saying so. */
+const EARLIEST = 5 * HOUR;
 
 /** Bare hours that people use for both halves of the day, as they are first understood. */
 const LIKELY_BOTH = { from: 7 * HOUR, to: 9 * HOUR };
@@ -11,10 +15,16 @@ const LIKELY_BOTH = { from: 7 * HOUR, to: 9 * HOUR };
 function otherHalf(time: TimeMeant): TimeMeant | null {
   const { from, to, isOpen } = time;
   if (!isOpen || to !== null) return null;
-  if (from > NOON) return { ...time, from: from - NOON };
-  const isLikely = from >= LIKELY_BOTH.from && from < LIKELY_BOTH.to;
+  if (from >= NOON + EARLIEST) return { ...time, from: from - NOON };
+  if (from >= NOON) return null;
+  const isLikely = from >= LIKELY_BOTH.from - 2 * HOUR && from < LIKELY_BOTH.to;
   return isLikely ? { ...time, from: from + NOON } : null;
 }
+
+const everyWeek = (weekdays: Weekday[]): OpenPattern => ({
+  ...{ kind: 'weekly', interval: 1, weekStart: 0 },
+  weekdays,
+});
 
 /** Another thing that a reading may well mean; null when it is plain. */
 function otherMeaning(reading: Reading): Reading | null {
@@ -30,9 +40,20 @@ function otherMeaning(reading: Reading): Reading | null {
       },
     };
   }
+  if (meaning.kind === 'day' && meaning.day.weekdays)
+    return { ...reading, meaning: { kind: 'repeat', pattern: everyWeek(meaning.day.weekdays) } };
+  if (meaning.kind === 'repeat' && meaning.once !== undefined)
+    return { ...reading, meaning: { kind: 'day', day: { day: meaning.once } } };
   if (meaning.kind !== 'time' || !meaning.time) return null;
   const time = otherHalf(meaning.time);
   return time && { ...reading, meaning: { kind: 'time', time } };
+}
+
+/** A calendar that the line may name: "email to clients". */
+function withLoose(readings: readonly Reading[], loose: readonly Reading[]): Reading[] | null {
+  if (readings.some(({ meaning }) => meaning.kind === 'calendar')) return null;
+  const one = loose.find(({ from, to }) => readings.every((r) => r.to <= from || r.from >= to));
+  return one ? [...readings, one].sort((a, b) => a.from - b.from) : null;
 }
 
 /** A short weekday that is also a word of its own: "sun", "sat", "wed". */
@@ -66,7 +87,11 @@ function onCityClock(text: string, readings: readonly Reading[]): Reading[] | nu
  * The next best reading of a line, where it is close: another meaning of its words, the clock of a
  * city, or a short weekday left in the title. Null where the first is plain.
  */
-export function otherReadings(text: string, readings: readonly Reading[]): Reading[] | null {
+export function otherReadings(
+  text: string,
+  readings: readonly Reading[],
+  loose: readonly Reading[],
+): Reading[] | null {
   // A part of the day says which half is meant.
   if (!readings.some(({ meaning }) => meaning.kind === 'partOfDay')) {
     for (const [i, reading] of readings.entries()) {
@@ -76,6 +101,10 @@ export function otherReadings(text: string, readings: readonly Reading[]): Readi
   }
   const onCity = onCityClock(text, readings);
   if (onCity) return onCity;
+  const byName = withLoose(readings, loose);
+  if (byName) return byName;
+  const hour = bareHour(text, readings);
+  if (hour) return [...readings, hour].sort((a, b) => a.from - b.from);
   const isAlone = readings.length === 1;
   const word = readings[0] && text.slice(readings[0].from, readings[0].to);
   return isAlone && MAY_BE_A_WORD.test(word!) && word !== text.trim() ? [] : null;

@@ -39,8 +39,21 @@ const ofNextMonth = (day: number, context: JotContext) => {
 function weekOf(day: DayNumber | null): Meaning | null {
   if (day === null) return null;
   const first = startOfWeek(day);
-  return asDay({ day: first, lastDay: first + DAYS_A_WEEK - 1 });
+  return asDay({ day: first, lastDay: first + DAYS_A_WEEK - 1, isWeek: true });
 }
+
+/** The days that are worked on in the week that lies so many ahead. */
+function workOf(ahead: number, context: JotContext): Meaning | null {
+  const week = startOfWeek(todayOf(context)) + ahead * DAYS_A_WEEK;
+  const { workdays } = context;
+  const first = workdays.length ? Math.min(...workdays) : 0;
+  const last = workdays.length ? Math.max(...workdays) : FRIDAY;
+  return asDay({ day: week + first, lastDay: week + last, isWeek: true });
+}
+
+const LEAD = '(?:(?:in|from|starting|beginning|during|by)\\s+)?';
+const WEEK_OF =
+  '(?:in\\s+)?(?:the\\s+)?(?:week\\s+(?:of|from|beginning|commencing|starting)|w/?[cb])\\s+(?:the\\s+)?';
 
 /** The first day of the next week of that number (ISO 8601), this week's included. */
 function numberedWeek(week: number, today: DayNumber): DayNumber | null {
@@ -57,6 +70,18 @@ const NUMBERED =
 
 type Edge = 'start' | 'middle' | 'end';
 type Period = 'week' | 'month' | 'quarter' | 'year';
+
+/** Words that say roughly where in a period. */
+const LOOSELY: Readonly<Record<string, Edge>> = {
+  early: 'start',
+  mid: 'middle',
+  middle: 'middle',
+  late: 'end',
+  later: 'end',
+};
+
+/** The last letter of "eow", "eom", "eoy". */
+const ENDS: Readonly<Record<string, Period>> = { w: 'week', m: 'month', y: 'year' };
 
 /** The first and the last day of a period that begins so many months after the start of a year. */
 const months = (year: number, first: number, count: number): [DayNumber, DayNumber] => [
@@ -147,10 +172,22 @@ export const PERIOD_RULES: readonly Rule[] = [
     const { year, month } = civilDate(todayOf(context));
     return asDay(dateOf(year, month, Number.parseInt(d!, 10)));
   }),
-  rule('(?:the\\s+)?week\\s+after\\s+next', 9, (_, context) =>
-    asDay(startOfWeek(todayOf(context)) + 2 * DAYS_A_WEEK),
+  rule(`${LEAD}(?:the\\s+)?week\\s+after\\s+next`, 9, (_, context) => workOf(2, context)),
+  rule(`${LEAD}next\\s+week`, 7, (_, context) => workOf(1, context)),
+  rule(
+    '(early|mid|middle|late|later)(?:\\s+|-)(?:of\\s+|in\\s+)?(this|next)\\s+(week|month|year)',
+    12,
+    ([where, which, period], context) =>
+      asDay(edgeOf(LOOSELY[where!]!, period as Period, which === 'next' ? 1 : 0, context)),
   ),
-  rule('next\\s+week', 7, (_, context) => asDay(startOfWeek(todayOf(context)) + DAYS_A_WEEK)),
+  rule(
+    `(early|late)(?:\\s+|-)(?:in\\s+)?(${MONTH})(?:\\s+(20\\d{2}))?`,
+    9,
+    ([where, month, year], context) => asDay(edgeOfMonth(LOOSELY[where!]!, month!, year, context)),
+  ),
+  rule('(?:by\\s+|at\\s+)?(?:the\\s+)?eo([wmy])', 8, ([period], context) =>
+    asDay(edgeOf('end', ENDS[period!]!, 0, context)),
+  ),
   rule('next\\s+month', 7, (_, context) => asDay(ofNextMonth(1, context))),
   rule('next\\s+year', 5, (_, context) =>
     asDay(dayNumber(civilDate(todayOf(context)).year + 1, 1, 1)),
@@ -161,15 +198,9 @@ export const PERIOD_RULES: readonly Rule[] = [
     const next = saturday + DAYS_A_WEEK;
     return asDay({ day: next, lastDay: next + 1, other: saturday });
   }),
-  rule(
-    `(?:in\\s+)?(?:the\\s+)?week\\s+(?:of|from|beginning|commencing|starting)\\s+(?:the\\s+)?${DATE}`,
-    22,
-    ([d, m, y], context) => weekOf(written(d!, m!, y, context)),
-  ),
-  rule(
-    `(?:in\\s+)?(?:the\\s+)?week\\s+(?:of|from|beginning|commencing|starting)\\s+(?:the\\s+)?(\\d{1,2})/(\\d{1,2})`,
-    22,
-    ([a, b], context) => weekOf(figures(a!, b!, undefined, context)?.day ?? null),
+  rule(`${WEEK_OF}${DATE}`, 22, ([d, m, y], context) => weekOf(written(d!, m!, y, context))),
+  rule(`${WEEK_OF}(\\d{1,2})/(\\d{1,2})`, 22, ([a, b], context) =>
+    weekOf(figures(a!, b!, undefined, context)?.day ?? null),
   ),
   rule(NUMBERED, 9, ([n], context) => weekOf(numberedWeek(Number(n), todayOf(context)))),
   rule(`(?:on\\s+)?(${WEEKDAY}),?\\s+(?:${NUMBERED})`, 15, ([name, n], context) => {

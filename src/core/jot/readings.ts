@@ -2,6 +2,7 @@ import {
   LENGTH_RULES,
   lengthReadings,
   linkReadings,
+  namedReadings,
   namedRules,
   placeReadings,
   zoneReadings,
@@ -10,71 +11,25 @@ import { bestReadings } from './best';
 import { bareParts, PART_RULES } from './dayParts';
 import { daySpans } from './dayRanges';
 import { DAY_RULES } from './days';
-import { namedDayRules } from './feasts';
+import { FEAST_NAMES, namedDayRules } from './feasts';
 import { guestRules } from './guests';
 import type { Reading } from './meanings';
-import { EXTRA_RULES } from './extras';
+import { EXTRA_RULES, notesReadings } from './extras';
 import { REMINDER_RULES } from './reminders';
-import { END_RULES, EXCEPT_RULES, REPEAT_RULES } from './repeats';
+import { BOUND_RULES, exceptReadings, untilReadings } from './bounds';
+import { REPEAT_RULES } from './repeats';
 import type { JotContext, Rule } from './rule';
-import { readingsOf, rule } from './rule';
+import { readingsOf } from './rule';
 import type { JotText } from './text';
 import { textOf } from './text';
+import { settled } from './settle';
 import { BARE_RULES, bareTimes, stretches, TIME_RULES } from './times';
-import { civilDate, dayNumber, dayOfWall } from '../time/civil';
-import { MONTH, monthNamed } from './vocabulary';
 
-const UNTIL =
-  /(?:until|till|til|up\s+to|through|thru|ending(?:\s+on)?|ends)\s+(?:the\s+)?(?:and\s+including\s+)?/y;
-
-/** A month alone ends a repeat before it begins: "until March"; its end, on its last day. */
-const UNTIL_MONTH: readonly Rule[] = [
-  rule(
-    `(?:until|till|til)\\s+(?:(the\\s+end\\s+of|end\\s+of)\\s+)?(${MONTH})(?:\\s+(\\d{4}))?`,
-    12,
-    ([isEnd, month, year], { now }) => {
-      const today = dayOfWall(now);
-      const nth = monthNamed(month!) + (isEnd ? 1 : 0);
-      const first = (y: number) =>
-        dayNumber(y + Math.floor((nth - 1) / 12), ((nth - 1) % 12) + 1, 1);
-      const { year: thisYear } = civilDate(today);
-      const said =
-        year === undefined ? (first(thisYear) > today ? thisYear : thisYear + 1) : Number(year);
-      return { kind: 'end', end: { kind: 'on', day: first(said) - 1 } };
-    },
-  ),
-];
-
-/** "until" with the day that follows it. */
-function untilReadings({ text, starts }: JotText, days: readonly Reading[]): Reading[] {
-  return starts.flatMap((from) => {
-    UNTIL.lastIndex = from;
-    const until = UNTIL.exec(text);
-    if (!until) return [];
-    return days.flatMap(({ from: at, to, weight, meaning }): Reading[] =>
-      at === from + until[0].length && meaning.kind === 'day'
-        ? [
-            {
-              from,
-              to,
-              weight: weight + 4,
-              meaning: {
-                kind: 'end',
-                end: { kind: 'on', day: meaning.day.lastDay ?? meaning.day.day },
-              },
-            },
-          ]
-        : [],
-    );
-  });
-}
-
-const REPEATS: readonly Rule[] = [...REPEAT_RULES, ...EXCEPT_RULES];
-const BESIDES: readonly Rule[] = [...END_RULES, ...UNTIL_MONTH, ...REMINDER_RULES, ...EXTRA_RULES];
+const BESIDES: readonly Rule[] = [...BOUND_RULES, ...REMINDER_RULES, ...EXTRA_RULES];
 
 /** The rules that no setting changes. */
 export const FIXED_RULES: readonly Rule[] = [
-  ...[...DAY_RULES, ...REPEATS, ...TIME_RULES, ...PART_RULES],
+  ...[...DAY_RULES, ...REPEAT_RULES, ...TIME_RULES, ...PART_RULES],
   ...[...BESIDES, ...LENGTH_RULES, ...BARE_RULES],
 ];
 
@@ -90,15 +45,22 @@ export function* expressionsMade(): Generator<void> {
   }
 }
 
-/** Everything that the words of a line may mean. */
-function allReadings(text: JotText, context: JotContext): Reading[] {
+/** Everything that the words of a line may mean, and what they hardly mean. */
+function allReadings(text: JotText, context: JotContext): { all: Reading[]; loose: Reading[] } {
   const find = (rules: readonly Rule[]) => readingsOf(text, rules, context);
   const days = [...find(DAY_RULES), ...find(namedDayRules(context))];
-  const repeats = find(REPEATS);
+  // “Christmas party” is no day, “until Christmas” is.
+  const feasts = find(FEAST_NAMES);
+  const repeats = find(REPEAT_RULES);
   const times = find(TIME_RULES);
   const parts = [...find(PART_RULES), ...bareParts(text, [...days, ...repeats], context)];
   const bare = bareTimes(text, [...days, ...repeats, ...parts], context);
-  return [
+  const { named, loose } = namedReadings(
+    text,
+    [...namedRules(context), ...guestRules(context)],
+    context,
+  );
+  const all = [
     ...days,
     ...daySpans(text, days),
     ...repeats,
@@ -106,21 +68,26 @@ function allReadings(text: JotText, context: JotContext): Reading[] {
     ...parts,
     ...bare,
     ...stretches(text, [...days, ...times], context),
-    ...untilReadings(text, days),
+    ...untilReadings(text, [...days, ...feasts]),
+    ...exceptReadings(text, [...days, ...feasts]),
     ...find(BESIDES),
-    ...find([...namedRules(context), ...guestRules(context)]),
+    ...named,
     ...lengthReadings(text, context),
     ...zoneReadings(text, [...times, ...bare, ...days], context),
     ...placeReadings(text),
     ...linkReadings(text),
+    ...notesReadings(text),
   ];
+  return { all, loose };
 }
 
-/** The best reading of a whole line, in order. Places are those of `text`. */
+/** The best reading of a whole line, in order, and what it hardly means. Places are those of `text`. */
 export function understood(
   line: string,
   context: JotContext,
-): { text: JotText; readings: Reading[] } {
+): { text: JotText; readings: Reading[]; loose: Reading[] } {
   const text = textOf(line);
-  return { text, readings: bestReadings(text.starts, allReadings(text, context)) };
+  const { all, loose } = allReadings(text, context);
+  const best = bestReadings(text.starts, all);
+  return { text, readings: settled(text.text, best, all, context), loose };
 }

@@ -8,7 +8,7 @@ import { rule } from './rule';
 
 const WAY = 'text(?:\\s+message)?|e-?mail|mail';
 /** What asks for a reminder; four groups, of which one may name the way. */
-const LEAD = `(?:and\\s+)?(?:remind(?:\\s+me)?(?:\\s+by\\s+(${WAY}))?|(?:with\\s+)?(?:an?\\s+)?(?:(${WAY})\\s+)?reminder:?|with\\s+(?:an?\\s+)?(${WAY})|(${WAY})\\s+me)\\s+`;
+const LEAD = `(?:and\\s+)?(?:remind(?:\\s+me)?(?:\\s+by\\s+(${WAY}))?|(?:with\\s+)?(?:an?\\s+)?(?:(${WAY})\\s+)?(?:reminders?|alert|alarm):?|with\\s+(?:an?\\s+)?(${WAY})|(${WAY})\\s+me)\\s+`;
 const LEAD_GROUPS = 4;
 const AHEAD =
   '(?:before(?:\\s+(?:it\\s+(?:starts|begins)|the\\s+start))?|ahead|early|in\\s+advance)';
@@ -150,6 +150,29 @@ export const REMINDER_RULES: readonly Rule[] = [
       return meant && { kind: 'reminder', reminder: withWay(meant, way) };
     }),
   ),
+  rule(
+    `${LEAD}${AMOUNT}(?:\\s+${AHEAD})?\\s*(?:,|and|&|\\+)\\s*(?:again\\s+)?${AMOUNT}(?:\\s+${AHEAD})?`,
+    WEIGHT + 4,
+    (groups) => {
+      const [n, unit, m, other] = groups.slice(LEAD_GROUPS);
+      const way = groups.slice(0, LEAD_GROUPS).find((word) => word !== undefined);
+      const of = (count: string, by: string) => withWay(minutes(-amount(count, by)), way);
+      return { kind: 'reminder', reminder: of(n!, unit!), also: of(m!, other!) };
+    },
+  ),
+  rule(
+    `${LEAD}${AMOUNT}(?!\\s+(?:before|after|ahead|early|in\\s+advance)\\b)`,
+    WEIGHT,
+    (groups) => {
+      const [n, unit] = groups.slice(LEAD_GROUPS);
+      const way = groups.slice(0, LEAD_GROUPS).find((word) => word !== undefined);
+      return { kind: 'reminder', reminder: withWay(minutes(-amount(n!, unit!)), way) };
+    },
+  ),
+  rule(`(?:with\\s+)?(?:an?\\s+)?${AMOUNT}\\s+(?:reminder|alert|alarm)`, WEIGHT, ([n, unit]) => ({
+    kind: 'reminder',
+    reminder: minutes(-amount(n!, unit!)),
+  })),
   rule('(?:(?:with\\s+)?no|without(?:\\s+a)?)\\s+reminders?', WEIGHT, () => ({
     kind: 'reminder',
     reminder: { at: 'never' },

@@ -1,13 +1,12 @@
 import type { Weekday } from '../time/civil';
 import { writeRule } from '../recurrence/writeRule';
 import { plainRule } from '../recurrence/rule';
-import { addUnits } from './dates';
-import type { EndMeant, Meaning, OpenPattern } from './meanings';
+import type { Meaning, OpenPattern } from './meanings';
 import type { Rule } from './rule';
 import { rule } from './rule';
 import {
-  COUNT,
-  countOf,
+  AND,
+  byWeekdays,
   EVERY,
   INTERVAL,
   intervalOf,
@@ -16,21 +15,20 @@ import {
   monthNamed,
   NTH,
   nthOf,
+  ORDINAL,
   UNIT,
-  unitsOf,
   WEEKDAY,
   weekdayNamed,
   weekdaysNamed,
   WEEKDAYS,
 } from './vocabulary';
-import type { DayNumber } from '../time/units';
 
 const OF_MONTH = `(?:(?:of\\s+)?(?:(?:each|every|the)\\s+(?:(${INTERVAL})\\s+)?months?|monthly)|of\\s+month)`;
 const WORKDAY = '(?:working\\s+day|workday|business\\s+day|weekday)';
 const MONTHLY = `(?:monthly|(?:every|each)\\s+(?:(${INTERVAL})\\s+)?months?)`;
 const ON = '(?:on\\s+)?(?:the\\s+)?';
 
-const FORTNIGHTLY = `(?:fortnightly|bi-?weekly|${EVERY}\\s+fortnight)`;
+const FORTNIGHTLY = `(?:fortnightly|bi-?weekly|${EVERY}\\s+fortnight|alternate\\s+weeks?)`;
 const YEARLY = '(?:yearly|annually|every\\s+year|each\\s+year)';
 /** Parts of the day, which are read besides. */
 const PART = '(?:morning|afternoon|evening|night)';
@@ -52,6 +50,23 @@ const monthDay = (day: string, interval: string | undefined): OpenPattern | null
     ? { kind: 'monthDay', interval: intervalOf(interval), day: number }
     : null;
 };
+/** A day of the month as items of a list name it: "15th", "last day". */
+const MONTH_DAY = `(?:${ORDINAL}|last(?:\\s+day)?)`;
+const itemsOf = (list: string) => list.match(new RegExp(`${NTH}|${ORDINAL}`, 'g')) ?? [];
+const monthDays = (items: readonly string[]): OpenPattern => ({
+  kind: 'custom',
+  rule: writeRule({
+    ...plainRule('MONTHLY'),
+    byMonthDay: items.map((item) => (item === 'last' ? -1 : Number.parseInt(item, 10))),
+  }),
+});
+const monthWeekdays = (nths: readonly string[], weekday: Weekday): OpenPattern => ({
+  kind: 'custom',
+  rule: writeRule({
+    ...plainRule('MONTHLY'),
+    byDay: nths.map((nth) => ({ weekday, nth: nthOf(nth) })),
+  }),
+});
 const monthWeekday = (nth: string, name: string, interval: string | undefined): OpenPattern => ({
   kind: 'monthWeekday',
   interval: intervalOf(interval),
@@ -167,8 +182,31 @@ export const REPEAT_RULES: readonly Rule[] = [
     30,
     ([n, day, month]) => repeat(ofMonths([monthNamed(month!)], nthOf(n!), [weekdayNamed(day!)])),
   ),
+  rule(
+    `${ON}(?:${EVERY}\\s+)?(${NTH}(?:${AND}${NTH})+)\\s+(${WEEKDAY})s?(?:,?\\s+${OF_MONTH})?`,
+    34,
+    ([list, day]) => repeat(monthWeekdays(itemsOf(list!), weekdayNamed(day!))),
+  ),
+  rule(
+    `${ON}(?:${EVERY}\\s+)?(${MONTH_DAY}(?:${AND}${MONTH_DAY})+),?\\s+${OF_MONTH}`,
+    34,
+    ([list]) => repeat(monthDays(itemsOf(list!))),
+  ),
+  rule(`${MONTHLY},?\\s+${ON}(${MONTH_DAY}(?:${AND}${MONTH_DAY})+)`, 34, ([, list]) =>
+    repeat(monthDays(itemsOf(list!))),
+  ),
+  // "The 1st and 15th" of no month are those of each.
+  rule(
+    `${ON}(?:${EVERY}\\s+)?(${ORDINAL}(?:${AND}${ORDINAL})+)(?=\\s*(?:$|[,;@]|at\\b|from\\b|until\\b|\\d))`,
+    16,
+    ([list]) => repeat(monthDays(itemsOf(list!))),
+  ),
   rule(MONTHLY, 10, ([i]) => repeat({ kind: 'monthlyOnStart', interval: intervalOf(i) })),
   rule('quarterly|every\\s+quarter', 10, () => repeat({ kind: 'monthlyOnStart', interval: 3 })),
+  rule('half-?\\s?yearly|(?:every|each)\\s+half[\\s-]year|twice\\s+a\\s+year', 10, () =>
+    repeat({ kind: 'monthlyOnStart', interval: 6 }),
+  ),
+  rule('nightly|every\\s+night', 10, () => repeat({ kind: 'daily', interval: 1 })),
   rule(
     `(?:(?:every|each|on|all)\\s+)?(?:weekdays|workdays|working\\s+days|business\\s+days)`,
     11,
@@ -179,32 +217,35 @@ export const REPEAT_RULES: readonly Rule[] = [
   ),
   rule('(?:(?:at|on|all)\\s+)?weekends', 9, () => repeat(weekly(1, [5, 6]))),
   rule(`${EVERY}\\s+weekend`, 11, () => repeat(weekly(1, [5, 6]))),
-  rule(`${FORTNIGHTLY}\\s+(?:on\\s+)?(${LIST_OF_WEEKDAYS})`, 20, ([list]) =>
+  rule(`${FORTNIGHTLY}\\s+(?:on\\s+)?(${LIST_OF_WEEKDAYS})`, byWeekdays(20, 0), ([list]) =>
     repeat(weekly(2, weekdaysNamed(list!))),
   ),
   rule(FORTNIGHTLY, 12, () => repeat({ kind: 'weeklyOnStart', interval: 2 })),
   rule(
     `(?:weekly|${EVERY}\\s+(?:(${INTERVAL})\\s+)?(?:weeks?|wks?))\\s+on\\s+(${LIST_OF_WEEKDAYS})`,
-    20,
+    byWeekdays(20, 1),
     ([i, list]) => repeat(weekly(intervalOf(i), weekdaysNamed(list!))),
   ),
   rule(`(?:weekly|${EVERY}\\s+(?:(${INTERVAL})\\s+)?(?:weeks?|wks?))`, 10, ([i]) =>
     repeat({ kind: 'weeklyOnStart', interval: intervalOf(i) }),
   ),
-  rule(`(?:on\\s+)?${EVERY}\\s+(?:(${INTERVAL})\\s+)?(${LIST_OF_WEEKDAYS})`, 15, ([i, list]) =>
-    repeat(weekly(intervalOf(i), weekdaysNamed(list!))),
+  rule(
+    `(?:on\\s+)?${EVERY}\\s+(?:(${INTERVAL})\\s+)?(${LIST_OF_WEEKDAYS})`,
+    byWeekdays(15, 1),
+    ([i, list]) => repeat(weekly(intervalOf(i), weekdaysNamed(list!))),
   ),
   rule(`(?:on\\s+)?${EVERY}\\s+(${WEEKDAY})\\s*(?:-|to)\\s*(${WEEKDAY})`, 21, ([a, b]) =>
     repeat(weekly(1, weekdaysFrom(a!, b!))),
   ),
   rule(
-    `(?:on\\s+)?(${WEEKDAYS}(?:(?:\\s*,\\s*|\\s+and\\s+|\\s*&\\s*)${WEEKDAYS})*)`,
-    13,
-    ([list]) => repeat(weekly(1, weekdaysNamed(list!))),
+    // "The Mondays club" is a name.
+    `(?<!\\bthe\\s)(?:on\\s+)?(alternate\\s+)?(${WEEKDAYS}(?:${AND}${WEEKDAYS})*)`,
+    byWeekdays(13, 1),
+    ([alternate, list]) => repeat(weekly(alternate ? 2 : 1, weekdaysNamed(list!))),
   ),
   rule(
-    `(?:on\\s+)?(${WEEKDAY}(?:\\s*(?:,|and|&|\\+)\\s*(?:and\\s+)?${WEEKDAY})+)\\s+(?:every\\s+week|each\\s+week|weekly)`,
-    24,
+    `(?:on\\s+)?(${WEEKDAY}(?:${AND}${WEEKDAY})+)\\s+(?:every\\s+week|each\\s+week|weekly)`,
+    byWeekdays(17, 0),
     ([list]) => repeat(weekly(1, weekdaysNamed(list!))),
   ),
   rule(`(?:${YEARLY}|${EVERY}\\s+(${INTERVAL})\\s+years?)`, 10, ([i]) =>
@@ -221,7 +262,7 @@ export const REPEAT_RULES: readonly Rule[] = [
     repeat(weekly(1, weekdaysFrom(a!, b!))),
   ),
   rule(`${EVERY}(?=\\s+${PART}(?!s))`, 10, () => repeat({ kind: 'daily', interval: 1 })),
-  rule(`(?:on\\s+)?(${LIST_OF_WEEKDAYS})(?=\\s+${PART}s)`, 13, ([list]) =>
+  rule(`(?:on\\s+)?(${LIST_OF_WEEKDAYS})(?=\\s+${PART}s)`, byWeekdays(13, 0), ([list]) =>
     repeat(weekly(1, weekdaysNamed(list!))),
   ),
   rule(`(?:daily|${EVERY}\\s+(?:(${INTERVAL})\\s+)?days?)`, 10, ([i]) =>
@@ -239,85 +280,4 @@ function yearlyOn(month: string, day: string): Meaning | null {
   const number = Number(day);
   if (number < 1 || number > 31) return null;
   return repeat({ kind: 'yearly', interval: 1, month: monthNamed(month), day: number });
-}
-
-const end = (meant: EndMeant): Meaning => ({ kind: 'end', end: meant });
-
-/** Ways to say for how long something repeats; days after "until" are read as any day is. */
-export const END_RULES: readonly Rule[] = [
-  rule(`(?:for\\s+)?(${COUNT})\\s*(?:times|dates|occurrences|sessions|x)`, 9, ([n]) =>
-    end({ kind: 'after', count: countOf(n!) }),
-  ),
-  rule('(?:x|×)\\s*(\\d{1,3})', 8, ([n]) =>
-    Number(n) ? end({ kind: 'after', count: Number(n) }) : null,
-  ),
-  rule(`for\\s+(?:the\\s+next\\s+)?(${COUNT})\\s+(${UNIT})`, 8.5, ([n, unit]) =>
-    end({ kind: 'for', ...unitsOf(countOf(n!), unit!) }),
-  ),
-];
-
-export const EXCEPT_RULES: readonly Rule[] = [
-  rule(
-    `,?\\s*(?:except|but\\s+not|not|without|excluding|excl)\\s+(?:on\\s+)?(?:for\\s+)?(${LIST_OF_WEEKDAYS})s?`,
-    12,
-    ([list]) => ({
-      kind: 'except',
-      weekdays: weekdaysNamed(list!),
-    }),
-  ),
-  rule(
-    `,?\\s*(?:except|but\\s+not|not\\s+(?:on|at))\\s+(?:on\\s+)?(?:the\\s+)?weekends?`,
-    12,
-    () => ({
-      kind: 'except',
-      weekdays: [5, 6],
-    }),
-  ),
-];
-
-/** The number of dates within some time of a repeat; null where only a day ends it. */
-export function datesWithin(
-  pattern: OpenPattern,
-  count: number,
-  unit: 'day' | 'week' | 'month' | 'year',
-): number | null {
-  const DAYS = { day: 1, week: 7 } as const;
-  const inDays = unit === 'day' || unit === 'week' ? count * DAYS[unit] : null;
-  const inMonths = unit === 'month' ? count : unit === 'year' ? count * 12 : null;
-  switch (pattern.kind) {
-    case 'daily':
-      return inDays === null ? null : Math.ceil(inDays / pattern.interval);
-    case 'workdays':
-      return unit === 'week' ? count * 5 : null;
-    case 'weekly':
-      return unit === 'week' ? Math.ceil(count / pattern.interval) * pattern.weekdays.length : null;
-    case 'weeklyOnStart':
-      return unit === 'week' ? Math.ceil(count / pattern.interval) : null;
-    case 'monthDay':
-    case 'monthEnd':
-    case 'monthWeekday':
-    case 'monthlyOnStart':
-      return inMonths === null ? null : Math.ceil(inMonths / pattern.interval);
-    case 'yearly':
-    case 'yearlyOnStart':
-      return unit === 'year' ? Math.ceil(count / pattern.interval) : null;
-    default:
-      return null;
-  }
-}
-
-/** The last day (day number) of so many units from a day on. */
-export const lastDayWithin = (
-  day: DayNumber,
-  count: number,
-  unit: 'day' | 'week' | 'month' | 'year',
-) => addUnits(day, count, unit) - 1;
-
-/** A daily repeat without some weekdays is one of the others. */
-export function without(pattern: OpenPattern, weekdays: readonly number[]): OpenPattern {
-  const rest = (days: readonly Weekday[]) => days.filter((day) => !weekdays.includes(day));
-  if (pattern.kind === 'daily' && pattern.interval === 1) return weekly(1, rest(ALL_WEEKDAYS));
-  if (pattern.kind === 'workdays') return weekly(1, rest(WORKING));
-  if (pattern.kind === 'weekly') return { ...pattern, weekdays: rest(pattern.weekdays) };
-  return pattern;
 }

@@ -33,7 +33,8 @@ export interface Rule {
   pattern: RegExp;
   /** With which signs it can begin. */
   begins: Beginnings;
-  weight: number;
+  /** How much it says; more, where it says more by each word of a list. */
+  weight: number | ((groups: Groups) => number);
   read(groups: Groups, context: JotContext): Meaning | null;
 }
 
@@ -42,7 +43,7 @@ const END = "(?![\\p{L}\\p{N}]|[-'][\\p{L}]|[.:/,]\\d)";
 
 export function rule(
   source: string,
-  weight: number,
+  weight: Rule['weight'],
   read: (groups: Groups, context: JotContext) => Meaning | null,
 ): Rule {
   let made: RegExp | null = null;
@@ -82,8 +83,11 @@ export function readingsOf(
     for (const { pattern, weight, read } of beginningWith(rules, beginningOf(text, from))) {
       pattern.lastIndex = from;
       const found = pattern.exec(text);
-      const meaning = found && read(found.slice(1), context);
-      if (meaning) readings.push({ from, to: from + found[0].length, weight, meaning });
+      const groups = found?.slice(1) ?? [];
+      const meaning = found && read(groups, context);
+      if (!meaning) continue;
+      const says = typeof weight === 'number' ? weight : weight(groups);
+      readings.push({ from, to: from + found[0].length, weight: says, meaning });
     }
   }
   return readings;

@@ -34,10 +34,12 @@ function past(hours: string, minutes: number, half: string | undefined): Meaning
 
 /** Times as they are spoken: "half past two", "at five", "noon to one". */
 export const SPOKEN_RULES: readonly Rule[] = [
-  rule(`(?:(?:from|between)\\s+)?${MIDDAY}(?:${TO}|\\s+and\\s+)${CLOCK}`, 16, ([word, ...to]) =>
-    fromTo(midday(word!), typed(to)),
+  rule(
+    `(?:(?:from|between|at)\\s+|@\\s*)?${MIDDAY}(?:${TO}|\\s+and\\s+)${CLOCK}`,
+    16,
+    ([word, ...to]) => fromTo(midday(word!), typed(to)),
   ),
-  rule(`(?:(?:from|between)\\s+)?${CLOCK}(?:${TO}|\\s+and\\s+)${MIDDAY}`, 16, (groups) =>
+  rule(`(?:(?:from|between|at)\\s+|@\\s*)?${CLOCK}(?:${TO}|\\s+and\\s+)${MIDDAY}`, 16, (groups) =>
     fromTo(typed(groups), midday(groups[GROUPS]!)),
   ),
   rule(`(?:from|between)\\s+${HOUR_WORD}(?:${TO}|\\s+and\\s+)${MIDDAY}`, 16, ([hour, word]) =>

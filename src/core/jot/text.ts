@@ -23,6 +23,15 @@ const KNOWN = new Set([
   'fortnight',
   'fortnights',
 ]);
+/** Slips that are no neighbour of the word. */
+const SLIPS: Readonly<Record<string, string>> = {
+  thrus: 'thurs',
+  thrusday: 'thursday',
+  thur: 'thu',
+  wensday: 'wednesday',
+  wendsday: 'wednesday',
+  tusday: 'tuesday',
+};
 /** From this many letters on, two slips are forgiven. */
 const LONG = 8;
 const PLAIN: Readonly<Record<string, string>> = {
@@ -63,6 +72,7 @@ function distance(a: string, b: string): number {
 }
 
 function mended(word: string): string {
+  if (Object.hasOwn(SLIPS, word)) return SLIPS[word]!;
   if (word.length < 5 || word.length > 12 || KNOWN.has(word)) return word;
   return (
     LONG_WORDS.find(

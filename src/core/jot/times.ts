@@ -4,9 +4,23 @@ import { LONGEST_BARE } from './around';
 import { readingsOf, rule } from './rule';
 import type { JotText } from './text';
 import { SPOKEN_RULES } from './spokenTimes';
-import { CLOCK, GROUPS, HOUR, single, span, TO, typed } from './typedTime';
+import {
+  CLOCK,
+  fromTo,
+  GLUED,
+  gluedTime,
+  GROUPS,
+  HOUR,
+  NOT_COUNTED,
+  NOON,
+  single,
+  span,
+  TO,
+  typed,
+} from './typedTime';
 import { COUNT, countOf } from './vocabulary';
 
+const LONGEST_WORD = 16;
 const AT = '(?:at|@|from|by|starting\\s+at|,)\\s*';
 const isPlainNumber = (groups: readonly (string | undefined)[]) =>
   groups.slice(1, GROUPS).every((group) => group === undefined);
@@ -18,18 +32,32 @@ const isYear = ([hours, , , glued]: readonly (string | undefined)[]) =>
 function isSaid([, sign, , glued, half, short]: readonly (string | undefined)[]): boolean {
   return (half ?? short ?? sign) !== undefined && glued === undefined;
 }
+/** Figures that are rather a number or a year than an hour with its minutes: "2026", "1984", "103". */
+const isCounted = (hour: string, minute: string | undefined) =>
+  minute !== undefined && (Number(minute) % 5 > 0 || /^(?:19|20)$/.test(hour));
+const LONGEST_GLUED = 12 * HOUR;
+const lasting = (meaning: Meaning) =>
+  meaning.kind === 'time' && meaning.time?.to ? meaning.time.to - meaning.time.from : 0;
 const ABOUT = '(?:(?:at\\s+)?(?:around|about|approx\\.?|approximately|roughly)\\s+|~\\s*)';
 
 /** Ways to say a time that need nothing around them. */
 export const TIME_RULES: readonly Rule[] = [
-  rule(`${AT}${CLOCK}`, 6, (groups) => single(typed(groups))),
+  rule(`${AT}${CLOCK}${NOT_COUNTED}`, 6, (groups) => single(typed(groups))),
   rule(`@\\s*${CLOCK}`, 9, (groups) => (isSaid(groups) ? single(typed(groups)) : null)),
   rule(`${ABOUT}${CLOCK}`, 9, (groups) => (isSaid(groups) ? single(typed(groups)) : null)),
   rule(CLOCK, 8, (groups) => (isSaid(groups) ? single(typed(groups)) : null)),
   rule('(\\d{1,2}):(\\d{2})\\s*h', 10, ([hour, minute]) =>
     Number(hour) > LONGEST_BARE ? single(typed([hour, ':', minute])) : null,
   ),
-  rule(`(?:from|between|at)\\s+${CLOCK}(?:${TO}|\\s+and\\s+)${CLOCK}`, 10, span),
+  // "14h" is a time of the day, "2h" a length.
+  rule(`(?:at\\s+|@\\s*)?(\\d{2})h`, 8, ([hour]) =>
+    Number(hour) > NOON / HOUR ? single(typed([hour])) : null,
+  ),
+  rule(
+    `(?:(?:from|between|at)\\s+|@\\s*)${CLOCK}(?:${TO}|\\s+and\\s+)${CLOCK}${NOT_COUNTED}`,
+    12,
+    span,
+  ),
   rule(`${CLOCK}${TO}${CLOCK}`, 9, (groups) => {
     const [from, to] = [groups.slice(0, GROUPS), groups.slice(GROUPS)];
     // Two bare numbers may be anything: see below. "2026-12" is a year and a month.
@@ -61,8 +89,48 @@ export const BARE_RULES: readonly Rule[] = [
     // "0" and "24" are no hours that anybody types alone.
     return time && time.minute >= HOUR ? single(time) : null;
   }),
-  rule(`${CLOCK}${TO}${CLOCK}`, 8, span),
+  // "930-11", "2-230pm".
+  rule(
+    `(?:(?:from|at)\\s+|@\\s*)?${GLUED}${TO}${GLUED}${NOT_COUNTED}`,
+    9.5,
+    ([h1, m1, half1, h2, m2, half2]) => {
+      if ((m1 ?? m2) === undefined || isCounted(h1!, m1) || isCounted(h2!, m2)) return null;
+      const meaning = fromTo(gluedTime(h1!, m1, half1), gluedTime(h2!, m2, half2));
+      return meaning && lasting(meaning) <= LONGEST_GLUED ? meaning : null;
+    },
+  ),
+  rule(`${CLOCK}${TO}${CLOCK}${NOT_COUNTED}`, 8, (groups) =>
+    isYear(groups) ? null : span(groups),
+  ),
 ];
+
+/** Words whose numbers count or name something. */
+const NUMBERED =
+  /(?:^|[\s(])(?:(?:page|chapter|question|section|unit|item|table|version|part|step|level|floor|room|year|age|gate|platform|lot|bay|phase|week|day|exercise|grade|class|number|line|slide|figure|article|clause|paragraph|module|lesson|verse|act|scene|appendice|batche?|ticket|row|desk|box|bus|route|track|invoice|order|sheet|stage|group|team|block|rung|sprint|candidate)s?|scored?|won|lost|beat|pp?\.?|nos?\.?|ch\.?|v\.?|#)\s*$/;
+
+/** From a bare hour to another at an end of the line, which has a time nowhere else: "retro 4-5". */
+function isAtAnEnd({ text, starts }: JotText, { from, to, meaning }: Reading): boolean {
+  if (meaning.kind !== 'time' || !meaning.time?.to) return false;
+  // At the beginning, only over noon: "2-4 samples" counts.
+  const isOverNoon = meaning.time.from < NOON && meaning.time.to > NOON;
+  const isGlued = /\d{3}/.test(text.slice(from, to));
+  if (from === starts[0]) return (isOverNoon || isGlued) && /^\s+\p{L}/u.test(text.slice(to));
+  return !text.slice(to).trim() && /\p{L}{2,}\s+$/u.test(text.slice(0, from));
+}
+
+const LAST_HOUR = /(?<=\p{L}\s+)(?:[1-9]|1[0-2])(?=\s*$)/u;
+
+/** A number at the end of a line that says no time may be an hour: "standup 9". */
+export function bareHour(text: string, readings: readonly Reading[]): Reading | null {
+  const says = new Set(readings.map(({ meaning }) => meaning.kind));
+  if (says.has('time') || says.has('partOfDay') || says.has('length')) return null;
+  const found = LAST_HOUR.exec(text);
+  if (!found || NUMBERED.test(text.slice(0, found.index))) return null;
+  const [from, to] = [found.index, found.index + found[0].length];
+  const isTaken = readings.some((one) => one.from < to && one.to > from);
+  const meaning = single(typed([found[0]]));
+  return isTaken || !meaning ? null : { from, to, weight: 0, meaning };
+}
 
 /**
  * Bare numbers as times, where a day, a repeat or a part of the day stands right before or after
@@ -83,9 +151,12 @@ export function bareTimes(
     return i;
   };
   return readingsOf(text, BARE_RULES, context).flatMap((reading) => {
+    if (NUMBERED.test(text.text.slice(Math.max(0, reading.from - LONGEST_WORD), reading.from)))
+      return [];
     if (ends.has(skipBlanks(reading.from, -1))) return [reading];
     const isBefore = begins.has(skipBlanks(reading.to, 1));
-    return isBefore ? [{ ...reading, weight: reading.weight - 2 }] : [];
+    if (isBefore) return [{ ...reading, weight: reading.weight - 2 }];
+    return isAtAnEnd(text, reading) ? [{ ...reading, weight: 3 }] : [];
   });
 }
 
@@ -110,6 +181,7 @@ export function stretches(
     from <= to && sign.test(text.text.slice(from, to));
   const BLANK = /^[\s,]*$/;
   const JOIN = /^\s*(?:-|to|until|till)\s*$/;
+  const LIST = /^\s*(?:,|and|&)\s*(?:and\s+)?$/;
   /** A day with its time, in either order. */
   const points = days.flatMap((day) =>
     singles.flatMap((time) => {
@@ -122,7 +194,8 @@ export function stretches(
   );
   return points.flatMap((first) =>
     points.flatMap((last): Reading[] => {
-      if (!isGap(first.to, last.from, JOIN)) return [];
+      const isList = isGap(first.to, last.from, LIST);
+      if (!isList && !isGap(first.to, last.from, JOIN)) return [];
       const toDay = last.day.day < first.day.day ? last.day.day + 7 : last.day.day;
       if (toDay < first.day.day) return [];
       const meaning: Meaning = {
@@ -131,6 +204,7 @@ export function stretches(
         from: first.time,
         toDay,
         to: last.time,
+        ...(isList && { isList }),
       };
       return [{ from: first.from, to: last.to, weight: 30, meaning }];
     }),

@@ -2,7 +2,7 @@
 const TAKEN = '\u0001';
 /** Words that led to what was taken. */
 const DANGLING = new RegExp(
-  String.raw`(?:^|\s)(?:on|at|from|by|for|in|,|-|–)\s*(?=${TAKEN})`,
+  String.raw`(?:^|\s)(?:on|at|from|by|for|in|due|starting|beginning|@|,|-|–)\s*(?=${TAKEN})`,
   'giu',
 );
 /** Brackets of which all is taken. */
@@ -14,10 +14,14 @@ export function withoutParts(line: string, parts: readonly { from: number; to: n
   let rest = line;
   for (const { from, to } of parts)
     rest = rest.slice(0, from) + TAKEN.repeat(to - from) + rest.slice(to);
-  return rest
-    .replaceAll(EMPTY, (all) => TAKEN.repeat(all.length))
-    .replaceAll(DANGLING, ' ')
-    .replaceAll(TAKEN_WITH_SIGNS, ' ')
-    .replaceAll(/\s+/g, ' ')
-    .replaceAll(/^[\s,;:–-]+|[\s,;:–-]+$/g, '');
+  return (
+    rest
+      .replaceAll(EMPTY, (all) => TAKEN.repeat(all.length))
+      .replaceAll(DANGLING, ' ')
+      .replaceAll(TAKEN_WITH_SIGNS, ' ')
+      .replaceAll(/\s+/g, ' ')
+      // What stood before a colon was taken.
+      .replaceAll(/\s+(?=[:;,](?:\s|$))/g, '')
+      .replaceAll(/^[\s,;:–-]+|[\s,;:–-]+$/g, '')
+  );
 }

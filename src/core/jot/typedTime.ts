@@ -20,6 +20,15 @@ export const CLOCK =
   "(\\d{1,2})(?:([:.h])(\\d{2})(?::\\d{2})?|h|(?<=\\b\\d{2})(\\d{2}))?(?:\\s*([ap])\\.?m\\b\\.?|\\s*([ap])(?![\\p{L}]))?(?:\\s*o'?clock)?";
 export const GROUPS = 6;
 
+/** What makes a number before it one that counts: "by 2 weeks", "at 50%". */
+export const NOT_COUNTED =
+  '(?!\\s*(?:%|percent|weeks?|days?|months?|years?|people|persons|pages|points?|pieces|copies|euros?|pounds?|dollars?|eur|gbp|usd|km|kg|miles?)(?!\\p{L}))';
+
+/** An hour with its minutes right behind it, or alone: "930", "1030", "11", "230pm"; three groups. */
+export const GLUED = '(\\d{1,2}?)([0-5]\\d)?(?:\\s*([ap])\\.?m?\\b\\.?)?';
+export const gluedTime = (hour: string, minute: string | undefined, half: string | undefined) =>
+  typed([hour, minute && ':', minute, undefined, half]);
+
 export function typed([hours, , minutes, glued, half, short]: readonly (
   string | undefined
 )[]): Typed | null {

@@ -18,11 +18,21 @@ export const ORDINAL = '(?:\\d{1,2}(?:st|nd|rd|th))';
 export const NTH =
   '(?:first|1st|second|2nd|third|3rd|fourth|4th|fifth|5th|last|second[- ]last|penultimate)';
 export const INTERVAL =
-  '(?:other|second|2nd|third|3rd|fourth|4th|fifth|5th|sixth|6th|\\d{1,2}|two|three|four|five|six|seven|eight|nine|ten|twelve)';
+  '(?:other|alternate|second|2nd|third|3rd|fourth|4th|fifth|5th|sixth|6th|\\d{1,2}|two|three|four|five|six|seven|eight|nine|ten|twelve)';
 export const EVERY = '(?:every|each|ev)';
-const SEPARATOR = '(?:\\s*(?:,|and|&|\\+|/|or)\\s*(?:and\\s+)?|\\s+)';
+/** Between the items of a list: "a, b and c", "a & b", "a/b". */
+export const AND =
+  '\\s*(?:,\\s*(?:and|&)?|and|&|\\+|/|or|as\\s+well\\s+as)\\s*(?:(?:on\\s+)?(?:the\\s+)?)';
+const SEPARATOR = `(?:${AND}|\\s+)`;
 /** In the singular or the plural. */
 export const LIST_OF_WEEKDAYS = `${WEEKDAY}s?(?:${SEPARATOR}${WEEKDAY}s?)*`;
+/** So much more it says for each weekday of a list, so that no part of the list says as much. */
+const A_WEEKDAY = 7;
+/** The weight of what holds a list of weekdays, by that of one. */
+export const byWeekdays =
+  (one: number, list: number) =>
+  (groups: readonly (string | undefined)[]): number =>
+    one + A_WEEKDAY * (weekdaysNamed(groups[list]!).length - 1);
 export const UNIT = '(?:days?|weeks?|wks?|months?|mths?|years?|yrs?|fortnights?)';
 
 const WEEKDAY_STARTS = ['mo', 'tu', 'we', 'th', 'fr', 'sa', 'su'];
@@ -38,6 +48,10 @@ export const weekdaysNamed = (list: string): Weekday[] => [
   ...new Set((list.match(new RegExp(WEEKDAY, 'g')) ?? []).map(weekdayNamed)),
 ];
 
+/** Every month of a list (January is 1). */
+export const monthsNamed = (list: string): number[] =>
+  (list.match(new RegExp(MONTH, 'g')) ?? []).map(monthNamed);
+
 /** January is 1. */
 export const monthNamed = (word: string): number => MONTH_STARTS.indexOf(word.slice(0, 3)) + 1;
 
@@ -50,7 +64,7 @@ export function countOf(word: string): number {
 /** How many units lie between two dates of a repeat: 2 of "other", 3 of "third". */
 export function intervalOf(word: string | undefined): number {
   if (word === undefined) return 1;
-  if (word === 'other') return 2;
+  if (word === 'other' || word === 'alternate') return 2;
   const nth = NTHS.indexOf(word);
   if (nth >= 0) return nth + 1;
   const digits = Number.parseInt(word, 10);

@@ -149,7 +149,7 @@ export function readRepeat(rule: string | undefined, context: RepeatContext): Re
 }
 
 /** The rule of a pattern, without its end; null for none. */
-function ruleOfPattern(pattern: RepeatPattern, workdays: readonly Weekday[]): Rule | null {
+export function ruleOfPattern(pattern: RepeatPattern, workdays: readonly Weekday[]): Rule | null {
   const everyWeek = (weekdays: readonly Weekday[]) =>
     [...weekdays].sort().map((weekday) => ({ weekday, nth: 0 }));
   switch (pattern.kind) {

@@ -11,7 +11,7 @@ import { usePalette } from '@/ui/theme/theme';
 
 interface Props {
   /** What the line says, and what it may mean instead. */
-  jot: Pick<ReadJot, 'problems' | 'title' | 'zone'>;
+  jot: Pick<ReadJot, 'problems' | 'title' | 'zone'> & Partial<Pick<ReadJot, 'guesses'>>;
   other: Jot | null;
   /** What the person's clock shows. */
   now: WallMs;
@@ -27,15 +27,21 @@ function differs(other: Jot, jot: Props['jot']): string {
 
 /** What is close to how a line was understood, for one press, and what of it can't be. */
 export function JotHints({ jot, other, now, wording, onOther }: Props) {
-  const { brick } = usePalette();
+  const { brick, dim } = usePalette();
+  const { guesses = [] } = jot;
   const hasFingers = useHasFingers();
-  if (!other && !jot.problems.length) return null;
+  if (!other && !jot.problems.length && !guesses.length) return null;
   const says = other && saySpanFrom(now, other, wording) + (hasFingers ? '' : '  ↓');
   return (
     <View style={styles.hints}>
       {jot.problems.map((problem) => (
         <Text key={problem} role="status" variant="bodySmall" style={{ color: brick }}>
           {problem} It stays in the title.
+        </Text>
+      ))}
+      {guesses.map((guess) => (
+        <Text key={guess} role="status" variant="bodySmall" style={{ color: dim }}>
+          {guess}
         </Text>
       ))}
       {other && (

@@ -6,7 +6,8 @@ import { calendarForNew } from '@/core/calendars/showing';
 import { wantsRoom } from '@/core/calendars/rooms';
 import { ownTimes, sayTimes } from '@/core/editing/bothTimes';
 import { draftOf } from '@/core/editing/drafting';
-import { NO_EXTRAS, sayExtras } from '@/core/jot/extras';
+import { NO_EXTRAS, sayExtras, sayStanding } from '@/core/jot/extras';
+import { formatNamedDays } from '@/core/jot/sayNamed';
 import { sayReminders } from '@/core/reminders/words';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Calendar } from '@/core/model/calendar';
@@ -56,7 +57,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
   function made(at: number) {
     const { title, place, categoryIds, link, calendarId, repeat, zone, reminders, extras } = jot;
     const fields = { id: nanoid(12), calendarId, title, place, categoryIds, link, ...extras };
-    const when = { span, repeat, reminders, clock, zone, workdays, now: at };
+    const when = { span, repeat, reminders, clock, zone, named: jot, workdays, now: at };
     return draftOf({ ...when, fields, calendar });
   }
   const byRule = useRuled(made(instant), saidFields(jot));
@@ -90,7 +91,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
       />
       {isGood && (
         <JotHints
-          jot={{ title: jot.title, zone: jot.zone, problems: read.problems }}
+          jot={{ ...read, title: jot.title, zone: jot.zone }}
           other={read.other}
           now={wallFromInstant(instant, clock)}
           wording={wording}
@@ -104,12 +105,14 @@ export function JotLine({ day, calendars, preferences }: Props) {
             `“${jot.title || 'Untitled'}”`,
             sayTimes(made(instant), wallFromInstant(instant, clock), clock, wording),
             isGood ? saySeries(made(instant), instant, wording) : null,
+            formatNamedDays(jot, wording),
             jot.place,
             onCalendar?.name,
             itsOwn,
             isGood && wantsRoom(byRule.event, onCalendar, settings) ? 'with a room link' : '',
             jot.reminders && sayReminders(jot.reminders, span, { ...wording, clock }),
             sayExtras({ ...NO_EXTRAS, ...jot.extras }),
+            sayStanding(jot.extras),
           ]
             .filter(Boolean)
             .join(' · ')}

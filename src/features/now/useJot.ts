@@ -34,6 +34,7 @@ export interface ChosenJot {
   /** The reading that was not taken, with its times on the person's clock. */
   other: Jot | null;
   problems: string[];
+  guesses: string[];
   takeOther(): void;
   /** For the field of the line: the arrow down takes the other reading. */
   onKeyPress(event: FieldKey): void;
@@ -66,6 +67,7 @@ export function useJot(line: string, setting: Setting): ChosenJot {
     span: onTheClock(jot),
     other: other && { ...other, ...onTheClock(other) },
     problems: read.problems,
+    guesses: read.guesses,
     takeOther,
     onKeyPress: (event) => {
       if (event.nativeEvent.key !== 'ArrowDown' || !other) return;

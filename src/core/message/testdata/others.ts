@@ -8,7 +8,7 @@ export const OTHERS: [text: string, ...expected: string[]][] = [
     'The call has been rescheduled to Thursday, November 26 at 11:00 AM EST.',
     'E 2026-11-26T11:00@America/New_York',
   ],
-  ['Due to fog the 06:40 ferry tomorrow will leave at 08:10.', 'E 2026-11-25T06:40?'],
+  ['Due to fog the 06:40 ferry tomorrow will leave at 08:10.', 'E 2026-11-25T08:10?'],
   [
     'Doors open at 19:00, the talk starts 19:30 on Friday 11 December at Salt Hall.',
     'E 2026-12-11T19:00?',

@@ -8,7 +8,8 @@ import { wallFromInstant } from '@/core/time/zones';
 import { BegunBefore } from '@/features/event/BegunBefore';
 import { Consequences } from '@/features/event/Consequences';
 import { Foresight } from '@/features/event/Foresight';
-import { sayExtras } from '@/core/jot/extras';
+import { sayExtras, sayStanding } from '@/core/jot/extras';
+import { formatNamedDays } from '@/core/jot/sayNamed';
 import { RemindersPart, sayWhose } from '@/features/reminders/RemindersPart';
 import { ByRule } from '@/features/tidy/ByRule';
 import { RepeatFields } from '@/features/event/RepeatFields';
@@ -42,6 +43,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
   const { event, roomed, problem, instant, atHome, itsOwn, canKeep, report, keep } = made;
   const { read, asLastTime, byRule } = made;
   const now = wallFromInstant(instant, clock);
+  const extras = [sayExtras(event), sayStanding(jot.extras)].filter(Boolean).join(' · ');
   return (
     <Unreadable value={report}>
       <PanelFrame
@@ -75,7 +77,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
         )}
         {jot.parts.length > 0 && <JottedLine line={line} parts={jot.parts} />}
         <JotHints
-          jot={{ title: jot.title, zone: jot.zone, problems: read.problems }}
+          jot={{ ...read, title: jot.title, zone: jot.zone }}
           other={read.other}
           now={now}
           wording={wording}
@@ -124,7 +126,9 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
         <Understood
           icon="repeat"
           name="Repeats"
-          value={saySeries(event, instant, wording) ?? 'Once'}
+          value={[saySeries(event, instant, wording) ?? 'Once', formatNamedDays(jot, wording)]
+            .filter(Boolean)
+            .join(' · ')}
           isOpen={open === 'repeat'}
           onPress={() => toggle('repeat')}
         />
@@ -154,9 +158,9 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
             onChange={(reminders) => correct({ reminders })}
           />
         )}
-        {sayExtras(event) !== '' && (
+        {extras !== '' && (
           <Text variant="bodySmall" style={{ color: palette.dim }}>
-            {sayExtras(event)}
+            {extras}
           </Text>
         )}
         <Understood

@@ -187,7 +187,7 @@ export function useAdding(adding: Adding) {
     const where = { calendarId: jottedId, categoryIds: jottedCategories };
     const attendees = hasGuests ? attendeesOf(guests, people) : [];
     const fields = { id, ...where, title, place, link, attendees, ...extras };
-    const when = { span, repeat, reminders, clock, zone, workdays, now: instant };
+    const when = { span, repeat, reminders, clock, zone, named: jot, workdays, now: instant };
     return draftOf({ ...when, fields, calendar: jotted });
   }
 
