@@ -7,6 +7,7 @@ import { addUnits, todayOf } from './dates';
 import type { EndMeant, Meaning, OpenPattern, Reading } from './meanings';
 import type { JotContext, Rule } from './rule';
 import { rule } from './rule';
+import { startingAt } from './joining';
 import type { JotText } from './text';
 import {
   AND,
@@ -64,26 +65,14 @@ const UNTIL_MONTH: readonly Rule[] = [
 
 /** "until" with the day that follows it. */
 export function untilReadings({ text, starts }: JotText, days: readonly Reading[]): Reading[] {
-  return starts.flatMap((from) => {
-    UNTIL.lastIndex = from;
-    const until = UNTIL.exec(text);
-    if (!until) return [];
-    return days.flatMap(({ from: at, to, weight, meaning }): Reading[] =>
-      at === from + until[0].length && meaning.kind === 'day'
-        ? [
-            {
-              from,
-              to,
-              weight: weight + 4,
-              meaning: {
-                kind: 'end',
-                end: { kind: 'on', day: meaning.day.lastDay ?? meaning.day.day },
-              },
-            },
-          ]
-        : [],
-    );
-  });
+  const daysFrom = startingAt(days);
+  return starts.flatMap((from) =>
+    daysFrom(text, from, UNTIL).flatMap(({ to, weight, meaning }): Reading[] => {
+      if (meaning.kind !== 'day') return [];
+      const day = meaning.day.lastDay ?? meaning.day.day;
+      return [{ from, to, weight: weight + 4, meaning: { kind: 'end', end: { kind: 'on', day } } }];
+    }),
+  );
 }
 
 const EXCEPT =
@@ -95,7 +84,7 @@ const EXCEPT_RULES: readonly Rule[] = [
     weekdays: weekdaysNamed(list!),
   })),
   rule(`${EXCEPT}weekends?`, 12, () => ({ kind: 'except', weekdays: [5, 6] })),
-  rule(`${EXCEPT}(${MONTH}(?:${AND}${MONTH})*)`, 12, ([list]) => ({
+  rule(`${EXCEPT}(${MONTH}(?:${AND}${MONTH}){0,11})`, 12, ([list]) => ({
     kind: 'except',
     months: monthsNamed(list!),
   })),

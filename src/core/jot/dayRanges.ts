@@ -19,6 +19,7 @@ import {
 import type { DayMeant, Meaning, Reading } from './meanings';
 import type { Groups, JotContext, Rule } from './rule';
 import { rule } from './rule';
+import { startingAt } from './joining';
 import type { JotText } from './text';
 import { AND, MONTH, WEEKDAY, weekdayNamed } from './vocabulary';
 
@@ -80,7 +81,7 @@ function ofWeek(first: string, last: string, week: DayNumber): Meaning | null {
 const WEEKDAYS_TO = `(${WEEKDAY})\\s*(?:-|to|through|thru)\\s*(${WEEKDAY})`;
 
 /** Numbers of days in a list: "3, 4 and 5". */
-const NUMBERS = `\\d{1,2}${NTH}(?:${AND}\\d{1,2}${NTH})+`;
+const NUMBERS = `\\d{1,2}${NTH}(?:${AND}\\d{1,2}${NTH}){1,11}`;
 const numbersOf = (list: string) => list.match(/\d{1,2}/g) ?? [];
 /** More for each of them, so that no part of a list says as much. */
 const byNumbers =
@@ -175,7 +176,7 @@ export const RANGE_RULES: readonly Rule[] = [
 ];
 
 const JOIN = /\s*(?:-|to|until|till|through|thru)\s*/y;
-const LIST = /\s*(?:,\s*(?:and\b|&)?|and\b|&)\s*/y;
+const LIST = /\s*(?:,(?:\s*(?:and\b|&))?|and\b|&)\s*/y;
 /** What joins two days that are said apart; it tells for no more than they do. */
 const JOINED = 0.1;
 /** A list says less than "between … and …" does. */
@@ -187,12 +188,6 @@ interface SingleDay {
   to: number;
   weight: number;
   day: DayMeant;
-}
-
-/** Where what follows a sign that joins begins; null where none stands there. */
-function behind(sign: RegExp, text: string, at: number): number | null {
-  sign.lastIndex = at;
-  return sign.test(text) ? sign.lastIndex : null;
 }
 
 function joined(first: SingleDay, last: SingleDay): DayMeant | null {
@@ -211,14 +206,13 @@ function joined(first: SingleDay, last: SingleDay): DayMeant | null {
  * "until" ends that.
  */
 export function daySpans({ text }: Pick<JotText, 'text'>, days: readonly Reading[]): Reading[] {
-  const starting = new Map<number, SingleDay[]>();
   const single = days.flatMap(({ meaning, ...at }): SingleDay[] =>
     meaning.kind === 'day' && meaning.day.lastDay === undefined
       ? [{ ...at, day: meaning.day }]
       : [],
   );
-  for (const one of single) starting.set(one.from, [...(starting.get(one.from) ?? []), one]);
-  const next = (sign: RegExp, at: number) => starting.get(behind(sign, text, at) ?? -1) ?? [];
+  const following = startingAt(single);
+  const next = (sign: RegExp, at: number) => following(text, at, sign);
   const best = (all: readonly SingleDay[]) =>
     all.reduce<SingleDay | null>((a, b) => (a && a.weight >= b.weight ? a : b), null);
   const asReading = (all: readonly SingleDay[], day: DayMeant | null, more: number): Reading[] =>

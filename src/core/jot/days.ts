@@ -202,7 +202,7 @@ const SINGLE_DAYS: readonly Rule[] = [
   rule(`(?:on\\s+|by\\s+)(?:the\\s+)?(\\d{1,2})(?:st|nd|rd|th)`, 8, ([d], context) =>
     asDay(nthOfMonth(Number(d), undefined, context)),
   ),
-  rule(`(?:on\\s+)?(${WEEKDAY}(?:${AND}${WEEKDAY})+)`, byWeekdays(8, 0), ([list], context) =>
+  rule(`(?:on\\s+)?(${WEEKDAY}(?:${AND}${WEEKDAY}){1,6})`, byWeekdays(8, 0), ([list], context) =>
     listed(list!, context),
   ),
   rule(

@@ -183,21 +183,21 @@ export const REPEAT_RULES: readonly Rule[] = [
     ([n, day, month]) => repeat(ofMonths([monthNamed(month!)], nthOf(n!), [weekdayNamed(day!)])),
   ),
   rule(
-    `${ON}(?:${EVERY}\\s+)?(${NTH}(?:${AND}${NTH})+)\\s+(${WEEKDAY})s?(?:,?\\s+${OF_MONTH})?`,
+    `${ON}(?:${EVERY}\\s+)?(${NTH}(?:${AND}${NTH}){1,5})\\s+(${WEEKDAY})s?(?:,?\\s+${OF_MONTH})?`,
     34,
     ([list, day]) => repeat(monthWeekdays(itemsOf(list!), weekdayNamed(day!))),
   ),
   rule(
-    `${ON}(?:${EVERY}\\s+)?(${MONTH_DAY}(?:${AND}${MONTH_DAY})+),?\\s+${OF_MONTH}`,
+    `${ON}(?:${EVERY}\\s+)?(${MONTH_DAY}(?:${AND}${MONTH_DAY}){1,11}),?\\s+${OF_MONTH}`,
     34,
     ([list]) => repeat(monthDays(itemsOf(list!))),
   ),
-  rule(`${MONTHLY},?\\s+${ON}(${MONTH_DAY}(?:${AND}${MONTH_DAY})+)`, 34, ([, list]) =>
+  rule(`${MONTHLY},?\\s+${ON}(${MONTH_DAY}(?:${AND}${MONTH_DAY}){1,11})`, 34, ([, list]) =>
     repeat(monthDays(itemsOf(list!))),
   ),
   // "The 1st and 15th" of no month are those of each.
   rule(
-    `${ON}(?:${EVERY}\\s+)?(${ORDINAL}(?:${AND}${ORDINAL})+)(?=\\s*(?:$|[,;@]|at\\b|from\\b|until\\b|\\d))`,
+    `${ON}(?:${EVERY}\\s+)?(${ORDINAL}(?:${AND}${ORDINAL}){1,11})(?=\\s*(?:$|[,;@]|at\\b|from\\b|until\\b|\\d))`,
     16,
     ([list]) => repeat(monthDays(itemsOf(list!))),
   ),
@@ -239,12 +239,12 @@ export const REPEAT_RULES: readonly Rule[] = [
   ),
   rule(
     // "The Mondays club" is a name.
-    `(?<!\\bthe\\s)(?:on\\s+)?(alternate\\s+)?(${WEEKDAYS}(?:${AND}${WEEKDAYS})*)`,
+    `(?<!\\bthe\\s)(?:on\\s+)?(alternate\\s+)?(${WEEKDAYS}(?:${AND}${WEEKDAYS}){0,6})`,
     byWeekdays(13, 1),
     ([alternate, list]) => repeat(weekly(alternate ? 2 : 1, weekdaysNamed(list!))),
   ),
   rule(
-    `(?:on\\s+)?(${WEEKDAY}(?:${AND}${WEEKDAY})+)\\s+(?:every\\s+week|each\\s+week|weekly)`,
+    `(?:on\\s+)?(${WEEKDAY}(?:${AND}${WEEKDAY}){1,6})\\s+(?:every\\s+week|each\\s+week|weekly)`,
     byWeekdays(17, 0),
     ([list]) => repeat(weekly(1, weekdaysNamed(list!))),
   ),

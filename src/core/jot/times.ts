@@ -1,4 +1,5 @@
-import type { Meaning, Reading } from './meanings';
+import type { DayMeant, Meaning, Reading, TimeMeant } from './meanings';
+import { startingAt } from './joining';
 import type { JotContext, Rule } from './rule';
 import { LONGEST_BARE } from './around';
 import { readingsOf, rule } from './rule';
@@ -160,6 +161,17 @@ export function bareTimes(
   });
 }
 
+const BLANK = /[\s,]*/y;
+const JOIN = /\s*(?:-|to\b|until\b|till\b)\s*/y;
+const LIST = /\s*(?:,(?:\s*and\b)?|and\b|&)\s*/y;
+
+const pointOf = (
+  first: { from: number },
+  last: { to: number },
+  { day }: { day: DayMeant },
+  { time }: { time: TimeMeant },
+) => ({ from: first.from, to: last.to, day, time });
+
 /** From a time of one day to a time of another: `day` are the readings of days, `time` those of times. */
 export function stretches(
   text: JotText,
@@ -177,36 +189,35 @@ export function stretches(
       ? [{ ...reading, day: reading.meaning.day }]
       : [],
   );
-  const isGap = (from: number, to: number, sign: RegExp) =>
-    from <= to && sign.test(text.text.slice(from, to));
-  const BLANK = /^[\s,]*$/;
-  const JOIN = /^\s*(?:-|to|until|till)\s*$/;
-  const LIST = /^\s*(?:,|and|&)\s*(?:and\s+)?$/;
+  const timesFrom = startingAt(singles);
+  const daysFrom = startingAt(days);
   /** A day with its time, in either order. */
-  const points = days.flatMap((day) =>
-    singles.flatMap((time) => {
-      const after = isGap(day.to, time.from, BLANK);
-      const before = !after && isGap(time.to, day.from, BLANK);
-      if (!after && !before) return [];
-      const [first, last] = after ? [day, time] : [time, day];
-      return [{ from: first.from, to: last.to, day: day.day, time: time.time }];
-    }),
-  );
-  return points.flatMap((first) =>
-    points.flatMap((last): Reading[] => {
-      const isList = isGap(first.to, last.from, LIST);
-      if (!isList && !isGap(first.to, last.from, JOIN)) return [];
-      const toDay = last.day.day < first.day.day ? last.day.day + 7 : last.day.day;
-      if (toDay < first.day.day) return [];
-      const meaning: Meaning = {
-        kind: 'stretch',
-        fromDay: first.day,
-        from: first.time,
-        toDay,
-        to: last.time,
-        ...(isList && { isList }),
-      };
-      return [{ from: first.from, to: last.to, weight: 30, meaning }];
-    }),
-  );
+  const points = [
+    ...days.flatMap((day) =>
+      timesFrom(text.text, day.to, BLANK).map((time) => pointOf(day, time, day, time)),
+    ),
+    ...singles.flatMap((time) =>
+      daysFrom(text.text, time.to, BLANK).map((day) => pointOf(time, day, day, time)),
+    ),
+  ];
+  const pointsFrom = startingAt(points);
+  return points.flatMap((first) => {
+    const follow = (sign: RegExp, isList: boolean) =>
+      pointsFrom(text.text, first.to, sign).map((last) => ({ last, isList }));
+    return [...follow(JOIN, false), ...follow(LIST, true)].flatMap(
+      ({ last, isList }): Reading[] => {
+        const toDay = last.day.day < first.day.day ? last.day.day + 7 : last.day.day;
+        if (toDay < first.day.day) return [];
+        const meaning: Meaning = {
+          kind: 'stretch',
+          fromDay: first.day,
+          from: first.time,
+          toDay,
+          to: last.time,
+          ...(isList && { isList: true as const }),
+        };
+        return [{ from: first.from, to: last.to, weight: 30, meaning }];
+      },
+    );
+  });
 }

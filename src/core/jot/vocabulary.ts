@@ -22,10 +22,10 @@ export const INTERVAL =
 export const EVERY = '(?:every|each|ev)';
 /** Between the items of a list: "a, b and c", "a & b", "a/b". */
 export const AND =
-  '\\s*(?:,\\s*(?:and|&)?|and|&|\\+|/|or|as\\s+well\\s+as)\\s*(?:(?:on\\s+)?(?:the\\s+)?)';
+  '\\s*(?:,(?:\\s*(?:and|&))?|and|&|\\+|/|or|as\\s+well\\s+as)\\s*(?:on\\s+)?(?:the\\s+)?';
 const SEPARATOR = `(?:${AND}|\\s+)`;
 /** In the singular or the plural. */
-export const LIST_OF_WEEKDAYS = `${WEEKDAY}s?(?:${SEPARATOR}${WEEKDAY}s?)*`;
+export const LIST_OF_WEEKDAYS = `${WEEKDAY}s?(?:${SEPARATOR}${WEEKDAY}s?){0,6}`;
 /** So much more it says for each weekday of a list, so that no part of the list says as much. */
 const A_WEEKDAY = 7;
 /** The weight of what holds a list of weekdays, by that of one. */
