@@ -229,3 +229,20 @@ test('offered times lie on different days while there are such, the best first',
   expect(spreadStarts(runs, 4)).toEqual([100, 150, 200, 300]);
   expect(spreadStarts(runs, 9)).toHaveLength(4);
 });
+
+test('somebody is away, or may be booked; what ends before something follows is not joined to it', () => {
+  const said = (more: object, title = 'Booked') =>
+    sayStanding(
+      standingOf(
+        ida,
+        [timed(title, DAY, 600, 630, more), timed('Ledger', DAY, 640, 660)],
+        at('10:00'),
+      ),
+      at('10:00'),
+      UTC,
+      WORDING,
+    );
+  expect(said({ availability: 'away' })).toBe('away until 10:30');
+  expect(said({ availability: 'tentative' }, 'Visit')).toBe('maybe booked until 10:30: Visit');
+  expect(said({ availability: 'free' })).toBe('clear until 10:40');
+});

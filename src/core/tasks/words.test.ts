@@ -172,3 +172,21 @@ describe('time for tasks', () => {
     expect(unplaced).toEqual([{ taskId: 'long', minutes: 20 }]);
   });
 });
+
+test('groups stand in the order of their days, whatever the order of their tasks', () => {
+  const groups = groupTasks(
+    [task('b', { due: date('2026-11-26') }), task('a', { due: date('2026-12-01') })],
+    'due',
+    'title',
+    {
+      now: Date.parse('2026-11-24T10:00:00Z'),
+      today: TODAY,
+      clock: LONDON,
+      firstWeekday: 0,
+      calendarName: () => '',
+      categoryName: () => '',
+      eventTitle: () => '',
+    },
+  );
+  expect(groups.map(({ name }) => name)).toEqual(['Later this week', 'Next week']);
+});

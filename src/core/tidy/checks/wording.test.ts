@@ -1,5 +1,6 @@
 import { timeIn } from './wording';
-import { event, mended } from './testing/mended';
+import { differingFields } from '../doubles';
+import { event, mended, mendedWhenGone, on } from './testing/mended';
 
 test('a better title comes from the first line of the notes, then from people, then from the place', () => {
   const person = (name: string) => ({
@@ -46,4 +47,69 @@ test.each([
   ['Order 12', null],
 ])('the time in “%s” is %j', (title, found) => {
   expect(timeIn(title)).toEqual(found);
+});
+
+test('what is gone by the time that it is mended is let alone', () => {
+  const titled = (title: string, more = {}) => event({ title, ...more });
+  const link = 'https://quay.example/x';
+  for (const [check, events] of [
+    ['untitled', [titled('', { notes: 'Check the gauge' })]],
+    ['timeInTitle', [titled('Van at 14:15')]],
+    ['misplaced', [titled(`Call ${link}`)]],
+    ['outsideHours', [titled('Round', on('2026-11-25', '04:00', '05:00'))]],
+    ['oddHours', [titled('Round', on('2026-11-25', '23:00', '23:30'))]],
+    ['lengths', [titled('Round', on('2026-11-25', '09:00', '09:00'))]],
+    [
+      'scattered',
+      ['a', 'b', 'c']
+        .map(() => titled('Bench round'))
+        .concat(titled('Bench round', { calendarId: 'clients' })),
+    ],
+    ['doubles', [titled('Twice'), titled('Twice')]],
+  ] as const) {
+    const { changed } = mendedWhenGone(check, { events: [...events] });
+    expect([check, changed]).toEqual([check, []]);
+  }
+  expect(mendedWhenGone('misplaced', { events: [titled(`Call ${link}`)] }).found).toBe(1);
+  expect(
+    mendedWhenGone('outsideHours', {
+      events: [titled('Round', on('2026-11-25', '04:00', '05:00'))],
+    }).found,
+  ).toBe(1);
+});
+
+test('it is said what goes to which field, and where it stood', () => {
+  const link = 'https://quay.example/x';
+  const { found } = mended('misplaced', {
+    events: [
+      event({ title: `Call ${link}` }),
+      event({ title: 'Talk', notes: link }),
+      event({ title: 'Visit', place: link }),
+    ],
+  });
+  expect(found.map(({ reason, ways }) => [reason, ways[0]!.label])).toEqual([
+    [`The link ${link} is in the title`, 'Put the link to its field'],
+    [`The link ${link} is in the notes`, 'Put the link to its field'],
+    [`The link ${link} is in the place`, 'Put the link to its field'],
+  ]);
+});
+
+test('doubled series are counted as series; what matters is taken from the one that says so', () => {
+  const series = [1, 2].map((importance) =>
+    event({ title: 'Round', rule: 'FREQ=DAILY;COUNT=3', importance: importance - 1 }),
+  );
+  const { found } = mended('doubles', { events: series });
+  expect(found[0]!.reason).toMatch(/^2 series, the same title/);
+  const single = mended('doubles', {
+    events: [event({ title: 'Once' }), event({ title: 'Once' })],
+  });
+  expect(single.found[0]!.reason).toMatch(/^2 events, /);
+  const [plain, matters] = [
+    event({ importance: 0, updated: 2 }),
+    event({ importance: 1, updated: 1 }),
+  ];
+  expect(differingFields([plain, matters])).toContainEqual({
+    field: 'importance',
+    proposed: matters.id,
+  });
 });

@@ -120,3 +120,25 @@ export function mended(check: CheckName, setup: Setup, nthWay = 0) {
 
 export const said = (found: readonly Finding[]) =>
   found.map(({ title, reason }) => `${title}: ${reason}`);
+
+/** What is changed where everything that was found is gone by the time that it is mended. */
+export function mendedWhenGone(check: CheckName, setup: Setup) {
+  const world = worldOf(setup);
+  const changed: unknown[] = [];
+  const put = (one: unknown) => void changed.push(one);
+  const hand: Hand = {
+    event: () => null,
+    calendar: () => null,
+    category: () => null,
+    events: () => [],
+    putEvent: put,
+    removeEvent: put,
+    putCalendar: put,
+    removeCalendar: put,
+    removeCategory: put,
+  };
+  const found = findingsOf(check, world, new Set());
+  for (const finding of found)
+    for (const { how } of finding.ways) CHECKS[check].mend(finding, how, world, hand);
+  return { found: found.length, changed };
+}
