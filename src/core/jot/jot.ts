@@ -242,6 +242,7 @@ function timesMeant({ day, time, end }: When, said: Said, context: JotContext): 
 
 /** Whether a time of today is over of which nobody said that it is today: it is tomorrow's. */
 function isPast({ day, time }: When, said: Said, context: JotContext): boolean {
+  if (context.keepsPast) return false;
   if (said.day ?? said.soon ?? said.stretch ?? said.partOfDay?.day) return false;
   const today = dayOfWall(context.now);
   // What goes on now began earlier.

@@ -22,6 +22,8 @@ export interface JotContext {
   workHours: { from: number; to: number };
   /** Whether 3/12 is 12 March. */
   isMonthFirst: boolean;
+  /** Times of today that are over stay today's: of what was written, and not typed to be put down. */
+  keepsPast?: boolean;
   /** Days that have a name, as day numbers: closures and the like. */
   namedDays: readonly { name: string; day: DayNumber }[];
 }

@@ -112,11 +112,11 @@ function ofEvening(text: string, readings: Reading[]): Reading[] {
 /** "At 9", said at 10:25 of no day: the evening's, which is still to come. */
 function stillToCome(
   readings: Reading[],
-  { now, day }: Pick<JotContext, 'now' | 'day'>,
+  { now, day, keepsPast }: Pick<JotContext, 'now' | 'day' | 'keepsPast'>,
 ): Reading[] {
   const SAYS_WHEN = new Set(['day', 'partOfDay', 'repeat', 'soon', 'stretch']);
   const minute = (now - day * DAY) / MINUTE;
-  if (minute < 0 || minute >= DAY / MINUTE) return readings;
+  if (keepsPast || minute < 0 || minute >= DAY / MINUTE) return readings;
   if (readings.some(({ meaning }) => SAYS_WHEN.has(meaning.kind))) return readings;
   return readings.map((one): Reading => {
     const { meaning } = one;
@@ -133,7 +133,7 @@ export const settled = (
   text: string,
   readings: Reading[],
   all: readonly Reading[],
-  context: Pick<JotContext, 'now' | 'day'>,
+  context: Pick<JotContext, 'now' | 'day' | 'keepsPast'>,
 ): Reading[] =>
   stillToCome(
     ofMorning(text, ofEvening(text, onNthWeekday(text, withRhythm(readings, all)))),

@@ -11,7 +11,7 @@ import { foundIn, joined } from './found';
 import type { Message } from './message';
 import type { Passage } from './passages';
 import { passagesOf } from './passages';
-import { AGREES, CALLED_OFF, EXPLICIT, WITH_YEAR } from './words';
+import { AGREES, CALLED_OFF, EXPLICIT, POINTS_BELOW, TURNED_DOWN, WITH_YEAR } from './words';
 
 /** What a message asks to be put into the calendar, as far as it was understood. */
 export interface Candidate {
@@ -53,6 +53,7 @@ export interface Reader extends Omit<JotContext, 'now' | 'day'> {
 
 const contextAt = (reader: Reader, written: WallMs): JotContext => ({
   ...reader,
+  keepsPast: true,
   now: written,
   day: dayOfWall(written),
 });
@@ -75,9 +76,18 @@ function latestOf(day: number, latest: WallMs): number {
   return day > last ? last : day;
 }
 
+const dayOnly = (when: string) =>
+  when.replaceAll(
+    /,?\s*\(?(?:from|until|by|before|after|at|till)?\s*\d{1,2}[:.]\d{2}(?:\s*[ap]m)?\)?/gi,
+    '',
+  );
+
 /** What lines such as "Date: …" and "Time: …" say together, as one sentence; empty where they say no time. */
 function labelledWhen(said: Partial<Record<string, string>>): string {
   const { when, time, start, end, length } = said;
+  // Whoever stays the night is there on all those days.
+  const isStay = said.checkIn !== undefined && said.checkOut !== undefined;
+  if (isStay) return `${dayOnly(said.checkIn!)} to ${dayOnly(said.checkOut!)}`;
   const range = start && end ? `${start} to ${end}` : (start ?? '');
   const parts = [when, time, range, length && `for ${length}`].filter(Boolean);
   return when || time || start ? parts.join(' ') : '';
@@ -87,14 +97,19 @@ function labelledWhen(said: Partial<Record<string, string>>): string {
 const placed = (place: string) => (linkIn(place) ? '' : place);
 
 /** A candidate as it is offered. */
-function candidateOf(found: Found, message: Message, reader: Reader, passage: string): Candidate {
+function candidateOf(
+  found: Found,
+  message: Message,
+  reader: Reader,
+  { text: passage, subject: ofPassage }: Passage,
+): Candidate {
   const { clause, sentence, isTask, base } = found;
   const { read } = clause;
   const people = peopleOf(message, passage);
   const { said } = labelled(passage);
   const { start, end } = read.saysDay || !read.saysTime ? read : upcoming(read, base);
   const { title } = said;
-  const subject = subjectOf(title ?? message.subject);
+  const subject = subjectOf(title ?? (ofPassage || message.subject));
   return {
     kind: isTask ? 'task' : 'event',
     title: titleIn(sentence, { besides: read.title, subject, isTask }),
@@ -150,7 +165,8 @@ function basesOf(passages: readonly Passage[], message: Message, reader: Reader)
   const now = wallFromInstant(reader.now, reader.zone);
   const sent = message.sent === null ? null : wallFromInstant(message.sent, reader.zone);
   let latest = sent ?? now;
-  return passages.map(({ written, isQuoted }, i) => {
+  return passages.map(({ written, isQuoted: isAnswered, isForwarded }, i) => {
+    const isQuoted = isAnswered && !isForwarded;
     const known = writtenAt(written, reader, latest);
     if (known !== null) latest = known;
     const isFirst = i === 0 && !written;
@@ -221,7 +237,10 @@ export function readMessage(message: Message, reader: Reader): ReadMessage {
   const hasOpenTime = own.some(({ found }) => !found.clause.read.saysDay);
   const isAgreed = fresh.some((text) => AGREES.test(text) && !CALLED_OFF.test(text));
   let all = own;
-  if (quoted >= 0 && (hasOpenTime || (!own.some(({ found }) => !found.isTask) && isAgreed))) {
+  const hasEvent = own.some(({ found }) => !found.isTask);
+  const isSentOn = passages[quoted]?.isForwarded ?? fresh.some((text) => POINTS_BELOW.test(text));
+  const isWanted = !hasEvent && (isAgreed || (isSentOn && !fresh.some((t) => TURNED_DOWN.test(t))));
+  if (quoted >= 0 && (hasOpenTime || isWanted)) {
     const passage = passages[quoted]!;
     const asked = candidatesIn(passage, bases[quoted]!, { ...setting, remarks: [] });
     const events = asked.filter(({ isTask }) => !isTask);
@@ -236,9 +255,7 @@ export function readMessage(message: Message, reader: Reader): ReadMessage {
         }))
       : [...events.map((found) => ({ found, passage })), ...own];
   }
-  const candidates = all.map(({ found, passage }) =>
-    candidateOf(found, message, reader, passage.text),
-  );
+  const candidates = all.map(({ found, passage }) => candidateOf(found, message, reader, passage));
   return { candidates: each(candidates, reader.zone), remarks, notes: fresh.join('\n\n') };
 }
 

@@ -49,6 +49,8 @@ const NO_TIMES: readonly RegExp[] = [
   /(?<![\d-])(?:\+\d|0\d{3,})[\d\s()/-]{5,}\d\b/g,
   /\b(?:tel|phone|call us on|fax|ext|extension|mobile)\.?:?\s*[+\d][\d\s()/-]{3,}/gi,
   /\b(?:no|nr|ref|reference|invoice|order|lot|crate|box|job|po|page|section|bench|berth|pier|gate|bay|unit|shelf|lamp|version|item|chapter|clause|part|model|serial|room|quay|door|hall|track)s?\.?\s*(?:no\.?\s*)?#?\s*[A-Z]{0,3}-?\d+(?:[./-]\d+)*(?![\d:]|\s*(?:am|pm)\b)/gi,
+  /\b(?:costs?|costing|pric(?:e|ed|es)(?:\s+(?:is|at|of))?|paid|worth|totals?|totalling|amounts?\s+to|for\s+only)\s+(?:about\s+|only\s+)?\d[\d.,]*/gi,
+  /\b\d+[.,]\d{2}\s+(?:each|per|a\s+piece|apiece|in\s+total|net|gross|plus\s+vat)\b/gi,
   /#\s?\d+/g,
   /\b\d+[.,]\d+\s?(?:m|kg|g|mm|cm|km|l|t|in|ft)\b/gi,
   /\b\d+\s?(?:kg|mm|cm|km|litres?|tons?|tonnes|lamps?|crates?|boxes|pieces|pcs|people|persons|of us|copies|metres|bolts|lenses|barometers?|lanterns?|seats|pages|items|sets|pairs|working days|times)\b/gi,
@@ -79,7 +81,7 @@ export function masked(sentence: string): string {
 
 const CLOCK = '\\d{1,2}(?:[:.h]\\d{2})?\\s*(?:[ap]\\.?m\\.?\\b)?|noon|midday|midnight';
 const AFTER_TIME = new RegExp(
-  `((?:${CLOCK})(?:\\s*[-–—]\\s*(?:${CLOCK}))?)[\\s,]+\\(?(?:in\\s+|by\\s+)?(\\p{Lu}[\\p{L}'’]+(?:\\s\\p{Lu}[\\p{L}'’]+)?)(?:\\s+(?:local|time))*\\)?(?=[\\s.,;:!?)]|$)`,
+  `(?<![\\d/.-])((?:${CLOCK})(?:\\s*[-–—]\\s*(?:${CLOCK}))?)[\\s,]+\\(?(?:in\\s+|by\\s+)?(\\p{Lu}[\\p{L}'’]+(?:\\s\\p{Lu}[\\p{L}'’]+)?)(?:\\s+(?:local|time))*\\)?(?=[\\s.,;:!?)]|$)`,
   'gu',
 );
 /** What a city after a time is not. */
@@ -135,9 +137,17 @@ function withNthWeekdays(sentence: string, today: DayNumber): string {
   );
 }
 
+const AT_CLOCK = '\\d{1,2}[:.h]\\d{2}(?:\\s*[ap]m)?|\\d{1,2}\\s*[ap]m|\\d{4}(?=\\b)';
+/** "dep 07:12 arr 08:55", "at 7:42, arriving 9:10": one journey. */
+const JOURNEY = new RegExp(
+  `\\b(?:(?:dep(?:art(?:s|ing|ure)?)?|leav(?:es|ing))\\.?:?\\s+(?:at\\s+)?)?(${AT_CLOCK})([^.;\\d]{0,40}?)[,;]?\\s*(?:and\\s+)?arr(?:iv(?:es|ing|al)?)?\\.?:?\\s+(?:[^.;\\d]{0,30}?\\s)?(?:at\\s+)?(${AT_CLOCK})`,
+  'gi',
+);
+
 /** The same said so that it is read in one way. */
 function plainer(sentence: string): string {
-  const dotless = sentence.replaceAll(/\b(\d{1,2})\s*([ap])\.\s?m\.?/gi, '$1$2m');
+  const journeys = sentence.replaceAll(JOURNEY, '$1 - $3$2');
+  const dotless = journeys.replaceAll(/\b(\d{1,2})\s*([ap])\.\s?m\.?/gi, '$1$2m');
   return withCityTimes(dotless.replaceAll(TOLD_AGAIN, '$1'))
     .replaceAll(/[–—]/g, '-')
     .replaceAll(HOUR_WORD, (_, lead: string | undefined, named: string | undefined, bare) => {
@@ -176,6 +186,21 @@ function plainer(sentence: string): string {
 /** "moved from Tuesday 10:00 to Thursday 14:00": what it was, and what it is. */
 const MOVED =
   /\b(?:mov\w+|shift\w*|postpon\w+|reschedul\w+|re-schedul\w+|brought\s+forward|bring\w*\s+forward|push\w*|chang\w+|put\s+(?:off|back)|delay\w*|slid\w*|swap\w*)\b(.*?)\bfrom\b(.+?)\bto\b(.+)$/i;
+/** "Our call on 15 Dec at 9:30 is moved to 16 Dec at 10". */
+const MOVED_TO =
+  /^(.*?)\b(?:mov(?:e|ed|es|ing)|shifted|postponed|rescheduled|re-scheduled|brought\s+forward|pushed|changed|put\s+(?:off|back)|delayed)\s+((?:(?!:\s).)*?)(?:back\s+|forward\s+|up\s+)?\b(?:to|until|till)\s+(.+)$/i;
+
+/** What something was moved from and to, in the words of a sentence; null where it moves nothing. */
+function movedIn(sentence: string): { from: string; to: string } | null {
+  const both = MOVED.exec(sentence);
+  if (both) return { from: both[2]!, to: both[3]! };
+  const [, before, what, to] = MOVED_TO.exec(sentence) ?? [];
+  return to === undefined ? null : { from: `${before} ${what}`, to };
+}
+
+const CLOCK_TIME = /\d{1,2}[:.]\d{2}(?:\s*[ap]m)?|\d{1,2}\s*[ap]m/i;
+const timeIn = (text: string) => CLOCK_TIME.exec(text)?.[0] ?? '';
+
 /** "instead of Tuesday", "(was Tuesday 10:00)", "not on Tuesday but". */
 const NOT_THEN =
   /\(?\b(?:instead\s+of|rather\s+than|in\s+place\s+of|not(?=\s+(?:on|at)?\s*(?:mon|tue|wed|thu|fri|sat|sun|the\s+\d|\d|today|tomorrow))|no\s+longer|was\s+(?:planned|set|booked|scheduled)?\s*(?:for|on|at)?(?=\s*(?:mon|tue|wed|thu|fri|sat|sun|\d))|originally|previously|formerly)\s+(?:(?!\bbut\b|\bnow\b|\bit\s+is\b|[,;.)]).)+\)?/gi;
@@ -207,10 +232,13 @@ function piecesOf(sentence: string): string[] {
 /** A sentence in clauses that name a time once each; those that name none are left out. */
 export function clausesOf(sentence: string, context: JotContext): Clause[] {
   const text = plainer(masked(withNthWeekdays(sentence, context.day)));
-  const moved = MOVED.exec(text);
+  const moved = movedIn(text);
   if (moved) {
-    const read = readJot(moved[3]!, context);
-    if (saysWhen(read)) return [{ text: moved[3]!, read, movedFrom: moved[2]! }];
+    const read = readJot(moved.to, context);
+    const hasOldTime = read.saysDay && !read.saysTime && readJot(moved.from, context).saysTime;
+    const said = hasOldTime ? `${moved.to} ${timeIn(moved.from)}` : moved.to;
+    if (saysWhen(read))
+      return [{ text: said, read: readJot(said, context), movedFrom: moved.from }];
   }
   const clear = text.replaceAll(NOT_THEN, ' ');
   const clauses: Clause[] = [];

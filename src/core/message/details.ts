@@ -7,6 +7,8 @@ const LABELS: Readonly<Record<string, RegExp>> = {
   time: /^(?:time|hours?|at)$/i,
   start: /^(?:start(?:s|ing)?|from|begins?|departs?|departure)$/i,
   end: /^(?:ends?|until|to|finish(?:es)?|arrives?|arrival)$/i,
+  checkIn: /^(?:check-?\s?in|arrival(?:\s+date)?)$/i,
+  checkOut: /^(?:check-?\s?out|departure(?:\s+date)?)$/i,
   length: /^(?:duration|length|how long)$/i,
   place: /^(?:where|place|location|venue|room|address|meet(?:ing)?\s*(?:point|place)|at)$/i,
   link: /^(?:link|join|url|dial-?in|online|web)$/i,

@@ -5,6 +5,7 @@ import { asEventLine } from '../tasks/jotTask';
 import { DAY, dayOfWall } from '../time/civil';
 import type { DayNumber, WallMs } from '../time/units';
 import type { Clause } from './clauses';
+import { offersIn, programmeAsOne } from './lists';
 import { clausesOf, masked, sentencesOf } from './clauses';
 import {
   CALLED_OFF,
@@ -186,7 +187,8 @@ function put(found: Found[], one: Found): void {
 /** The times that a text names and asks for something at. What it calls off goes to `remarks`. */
 export function foundIn(text: string, base: Base, context: JotContext, remarks: string[]): Found[] {
   const found: Found[] = [];
-  for (const sentence of sentencesOf(text).flatMap(parted)) {
+  const offered = offersIn(text);
+  for (const sentence of sentencesOf(programmeAsOne(text)).flatMap(parted)) {
     const bare = masked(untilAsTo(sentence))
       .replaceAll(COME_BY, 'come')
       .replaceAll(HOURS_UNTIL, '');
@@ -196,9 +198,11 @@ export function foundIn(text: string, base: Base, context: JotContext, remarks: 
       remarks.push(`It says that something does not take place: “${sentence}”`);
       continue;
     }
-    const doubts = clauses.length > 1 && OR.test(bare) ? [ONE_OF] : [];
+    const isOffer = offered.has(sentence) || (clauses.length > 1 && OR.test(bare));
+    const doubts = isOffer ? [ONE_OF] : [];
     for (const clause of shared(clauses)) {
       if (TURNED_DOWN.test(clauses.length > 1 ? clause.text : sentence)) continue;
+      if (clauses.length > 1 && CALLED_OFF.test(clause.text)) continue;
       const said = { clause, sentence, base, isTask, doubts };
       const one = toCome(thatWeekday(moveDay(said, context)));
       if (!isBesides(sentence, one.clause, base)) put(found, one);

@@ -14,8 +14,13 @@ test('parts what was written from what it answers, however deep', () => {
     '> Tomas',
   ].join('\n');
   expect(passagesOf(text)).toEqual([
-    { text: 'Fine with me.', written: '', isQuoted: false },
-    { text: 'On Thursday?\n\nTomas', written: 'Mon, 23 Nov 2026 at 16:05', isQuoted: true },
+    { text: 'Fine with me.', written: '', subject: '', isQuoted: false },
+    {
+      text: 'On Thursday?\n\nTomas',
+      written: 'Mon, 23 Nov 2026 at 16:05',
+      subject: '',
+      isQuoted: true,
+    },
   ]);
 });
 
@@ -23,7 +28,12 @@ test('what is only sent on counts as said', () => {
   const text =
     '-----Original Message-----\nFrom: Ida\nSent: Friday, 20 November 2026 09:00\nSubject: Dredging\n\nOn Monday at 7:00.';
   expect(passagesOf(text)).toEqual([
-    { text: 'On Monday at 7:00.', written: 'Friday, 20 November 2026 09:00', isQuoted: false },
+    {
+      text: 'On Monday at 7:00.',
+      written: 'Friday, 20 November 2026 09:00',
+      subject: 'Dredging',
+      isQuoted: false,
+    },
   ]);
 });
 

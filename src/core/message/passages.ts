@@ -5,6 +5,10 @@ export interface Passage {
   written: string;
   /** Whether it only stands there because somebody answered it. */
   isQuoted: boolean;
+  /** Whether it was sent on, so that it may be what the message is about. */
+  isForwarded?: true;
+  /** The subject that its head gives it; empty where there is none. */
+  subject: string;
 }
 
 /** "On Mon, 23 Nov 2026 at 16:05, Ida Solberg wrote:", also broken over two lines. */
@@ -38,8 +42,12 @@ export function withoutSignature(text: string): string {
 }
 
 /** The lines of a head ("Sent: …") from one on; null where there is none. */
-function headAt(lines: readonly string[], at: number): { written: string; next: number } | null {
+function headAt(
+  lines: readonly string[],
+  at: number,
+): { written: string; subject: string; next: number } | null {
   let written = '';
+  let subject = '';
   let found = 0;
   let i = at;
   for (; i < lines.length && i < at + 9; i++) {
@@ -47,19 +55,24 @@ function headAt(lines: readonly string[], at: number): { written: string; next: 
     if (!head) break;
     found++;
     if (/^(?:sent|date)$/i.test(head[1]!)) written = head[2]!;
+    if (/^subject$/i.test(head[1]!)) subject = head[2]!;
   }
-  return found >= 2 ? { written, next: i } : null;
+  return found >= 2 ? { written, subject, next: i } : null;
 }
 
 /** A message's text by who wrote it when: the newest first, what it answers or sends on after it. */
 export function passagesOf(text: string): Passage[] {
   const lines = text.replaceAll('\r\n', '\n').split('\n');
   const passages: (Passage & { lines: string[] })[] = [];
-  let now = { text: '', written: '', isQuoted: false, lines: [] as string[] };
+  const fresh = (): Passage & { lines: string[] } => ({
+    ...{ text: '', written: '', subject: '', isQuoted: false },
+    lines: [],
+  });
+  let now = fresh();
   let depth = 0;
-  const open = (written: string) => {
+  const open = (written: string, subject = '', isForwarded = false) => {
     passages.push(now);
-    now = { text: '', written, isQuoted: true, lines: [] };
+    now = { ...fresh(), written, subject, isQuoted: true, ...(isForwarded && { isForwarded }) };
   };
   for (let i = 0; i < lines.length; i++) {
     const bare = unquoted(lines[i]!);
@@ -74,13 +87,13 @@ export function passagesOf(text: string): Passage[] {
       depth = depthOf(lines[i + 1] ?? lines[i]!);
     } else if (DIVIDER.test(bare)) {
       const after = headAt(lines, i + 1);
-      open(after?.written ?? '');
+      open(after?.written ?? '', after?.subject, /forward/i.test(bare));
       if (after) i = after.next - 1;
     } else if (
       head &&
       (passages.length > 0 || now.lines.some((line) => line.trim()) || head.written)
     ) {
-      open(head.written);
+      open(head.written, head.subject);
       i = head.next - 1;
     } else {
       const deep = depthOf(lines[i]!);
@@ -89,7 +102,7 @@ export function passagesOf(text: string): Passage[] {
         if (deep > 0 && !(now.isQuoted && now.lines.every((line) => !line.trim()))) open('');
         else if (deep === 0 && now.isQuoted) {
           passages.push(now);
-          now = { text: '', written: '', isQuoted: false, lines: [] };
+          now = fresh();
         }
         depth = deep;
       }
@@ -97,9 +110,8 @@ export function passagesOf(text: string): Passage[] {
     }
   }
   passages.push(now);
-  const all = passages.map(({ written, isQuoted, lines: own }) => ({
-    written,
-    isQuoted,
+  const all = passages.map(({ lines: own, ...passage }) => ({
+    ...passage,
     text: withoutSignature(own.join('\n')).trim(),
   }));
   const said = all.filter((passage) => passage.text !== '');

@@ -5,7 +5,7 @@ export const ALL_DAY =
 export const DEADLINE =
   /\b(?:by|before|due|deadline|no\s+later\s+than|not\s+later\s+than|at\s+the\s+latest|latest|until|till|closing\s+date)\b/i;
 export const DEADLINE_AT =
-  /\b(?:by|before|due(?:\s+(?:on|by|for))?|no\s+later\s+than|not\s+later\s+than|until|till|deadline(?:\s+(?:is|for\s+[\w\s]{1,40}?\s+is|[\w\s]{1,40}?\s+to))?:?|closing\s+date(?:\s+is)?:?|latest)\s+(?:the\s+)?(?:end\s+of\s+(?:the\s+day\s+)?(?:on\s+)?|close\s+of\s+\w+\s+(?:on\s+)?|noon\s+(?:on\s+)?|cob\s+|eod\s+)?(?:on\s+)?(?:at\s+)?(?:mon|tue|wed|thu|fri|sat|sun|today|tonight|tomorrow|the\s+\d|\d|next\s|this\s|noon|midday|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i;
+  /\b(?:by|before|due(?:\s+(?:on|by|for))?|no\s+later\s+than|not\s+later\s+than|until|till|deadline(?:\s+(?:is|for\s+[\w\s]{1,40}?(?:\s+is)?|[\w\s]{1,40}?\s+to))?:?|closing\s+date(?:\s+is)?:?|latest)\s+(?:the\s+)?(?:end\s+of\s+(?:the\s+)?(?:(?:day|business|play)\s+)?(?:on\s+)?|close\s+of\s+\w+\s+(?:on\s+)?|noon\s+(?:on\s+)?|(?:cob|eod|eob|cop)\s+(?:on\s+)?)?(?:on\s+)?(?:at\s+)?(?:mon|tue|wed|thu|fri|sat|sun|today|tonight|tomorrow|the\s+\d|\d|next\s|this\s|noon|midday|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i;
 export const REQUEST =
   /\b(?:please|could\s+you|can\s+you|would\s+you|need|needs|must|have\s+to|has\s+to|send|return|sign|order|pay|payment|reply|confirm|let\s+(?:me|us)\s+know|submit|fill|complete|check|prepare|review|deliver|remember|don[’']t\s+forget|due|deadline|required|remind|get\s+back|finish|update|book)\b/i;
 export const CALLED_OFF =
@@ -38,7 +38,11 @@ export const CLOCK_SAID =
 export const EXPLICIT =
   /\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s+\d|\d{4}-\d{2}-\d{2}|\d{1,2}[/.]\d{1,2}[/.]\d{2,4}|\d{1,2}\/\d{1,2}/i;
 /** The end of a working day. */
-export const DAY_END = /\b(?:eod|cob|end\s+of\s+(?:the\s+)?day|close\s+of\s+(?:business|play))\b/i;
+export const DAY_END =
+  /\b(?:eod|eob|cob|cop|end\s+of\s+(?:the\s+)?(?:day|business|play)|close\s+of\s+(?:business|play))\b/i;
 export const WITH_YEAR = /\b20\d{2}\b|\d{1,2}[/.]\d{1,2}[/.]\d{2}/;
 export const WEEKDAY_SAID = /\b(mon|tue|wed|thu|fri|sat|sun)[a-z]*\b/i;
 export const OR = /\b(?:or|alternatively|either)\b/i;
+/** What is said by who sends something on. */
+export const POINTS_BELOW =
+  /\b(?:fyi|for\s+(?:your\s+)?information|see\s+below|below|forward(?:ing|ed)?|pass(?:ing)?\s+(?:it|this)\s+on|(?:to|this)\s+(?:this\s+)?too|as\s+well)\b/i;
