@@ -95,7 +95,7 @@ function wrongIn({ line, title, when, rule, told }: (typeof LINES)[number]): str
   check('calendar', calendar === jot.calendarId, jot.calendarId);
   check('zone', (jot.zone ?? '').startsWith(zone), jot.zone);
   check('link', link === jot.link, jot.link);
-  check('problem', !told['problem'] || jot.problems.length > 0, 'none');
+  check('problem', !told['problem'] || jot.problems.length + jot.unread.length > 0, 'none');
   check('other', !told['other'] || jot.other !== null, 'none');
   const reminders = JSON.stringify(jot.reminders ?? []);
   check(

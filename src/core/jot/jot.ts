@@ -422,8 +422,10 @@ const guessesOf = ({ saysTime, length, wholeDay }: Jot): string[] =>
 export interface ReadJot extends Jot {
   /** What it may well mean instead; null where it is plain. */
   other: Jot | null;
-  /** Times and days in it that there are not, and words that say when and were not understood; in sentences. */
+  /** Times and days in it that there are not, in sentences. */
   problems: string[];
+  /** Words of the title that say when or how often, and were not understood; in sentences. */
+  unread: string[];
   /** What was filled in of what it does not say, in sentences. */
   guesses: string[];
 }
@@ -441,7 +443,8 @@ export function readJot(line: string, context: JotContext): ReadJot {
   return {
     ...jot,
     other: other && jotOf(line, other, text.origin, context),
-    problems: impossibles.length ? impossibles : unread(jot.title),
+    problems: impossibles,
+    unread: impossibles.length ? [] : unread(jot.title),
     guesses: guessesOf(jot),
   };
 }

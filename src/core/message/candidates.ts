@@ -1,17 +1,28 @@
 import type { ReadJot } from '../jot/jot';
 import { readJot } from '../jot/jot';
 import type { JotContext } from '../jot/rule';
+import type { Repeat } from '../recurrence/repeat';
 import { DAY, dayOfWall, MINUTE, minuteOfDay } from '../time/civil';
 import type { WallMs } from '../time/units';
 import { instantFromWall, wallFromInstant } from '../time/zones';
-import { labelled, linkIn, peopleOf, placeIn, subjectOf, titleIn } from './details';
+import { labelled, linkIn, peopleOf, placeIn, subjectOf } from './details';
 import { doubtsOf, NO_TIME } from './doubts';
+import { sentencesOf } from './clauses';
 import type { Base, Found } from './found';
 import { foundIn, joined } from './found';
 import type { Message } from './message';
 import type { Passage } from './passages';
 import { passagesOf } from './passages';
-import { AGREES, CALLED_OFF, EXPLICIT, POINTS_BELOW, TURNED_DOWN, WITH_YEAR } from './words';
+import { titleIn } from './titles';
+import {
+  AGREES,
+  CALLED_OFF,
+  EXPLICIT,
+  CLOCK_SAID,
+  POINTS_BELOW,
+  TURNED_DOWN,
+  WITH_YEAR,
+} from './words';
 
 /** What a message asks to be put into the calendar, as far as it was understood. */
 export interface Candidate {
@@ -26,6 +37,8 @@ export interface Candidate {
   wholeDay: boolean;
   /** It lasts so long, since nothing says when it ends. */
   lasts?: true;
+  /** How it repeats, where that was asked for. */
+  repeat?: Repeat;
   /** The zone that its time was said in; null for the reader's own clock. */
   zone: string | null;
   /** What is not sure of it, in words for the person; nothing where it is plain. */
@@ -84,10 +97,12 @@ const dayOnly = (when: string) =>
 
 /** What lines such as "Date: …" and "Time: …" say together, as one sentence; empty where they say no time. */
 function labelledWhen(said: Partial<Record<string, string>>): string {
-  const { when, time, start, end, length } = said;
+  const { when, time, length, arrival, departure } = said;
+  const hasClock = [arrival, departure].some((one) => CLOCK_SAID.test(one ?? ''));
+  const [start, end] = [said.start ?? departure, said.end ?? arrival];
   // Whoever stays the night is there on all those days.
-  const isStay = said.checkIn !== undefined && said.checkOut !== undefined;
-  if (isStay) return `${dayOnly(said.checkIn!)} to ${dayOnly(said.checkOut!)}`;
+  const [from, to] = [said.checkIn ?? arrival, said.checkOut ?? departure];
+  if (from && to && (said.checkIn || !hasClock)) return `${dayOnly(from)} to ${dayOnly(to)}`;
   const range = start && end ? `${start} to ${end}` : (start ?? '');
   const parts = [when, time, range, length && `for ${length}`].filter(Boolean);
   return when || time || start ? parts.join(' ') : '';
@@ -95,6 +110,9 @@ function labelledWhen(said: Partial<Record<string, string>>): string {
 
 /** A place; an address to meet at is a link instead. */
 const placed = (place: string) => (linkIn(place) ? '' : place);
+
+const HOTEL = /\b(?:Hotel|Inn|Pension|Guesthouse|Hostel)(?:\s+\p{Lu}[\p{L}'’-]+){1,2}/u;
+const isRepeated = ({ repeat }: ReadJot) => repeat.pattern.kind !== 'none';
 
 /** A candidate as it is offered. */
 function candidateOf(
@@ -107,12 +125,20 @@ function candidateOf(
   const { read } = clause;
   const people = peopleOf(message, passage);
   const { said } = labelled(passage);
-  const { start, end } = read.saysDay || !read.saysTime ? read : upcoming(read, base);
-  const { title } = said;
+  const { start, end } =
+    read.saysDay || !read.saysTime || isRepeated(read) ? read : upcoming(read, base);
+  // Where one stays is what it is called by.
+  const title = said.title ?? (said.checkIn && (HOTEL.exec(passage)?.[0] ?? 'Stay'));
   const subject = subjectOf(title ?? (ofPassage || message.subject));
   return {
     kind: isTask ? 'task' : 'event',
-    title: titleIn(sentence, { besides: read.title, subject, isTask }),
+    title: titleIn(sentence, {
+      clause: clause.text,
+      besides: read.title,
+      subject,
+      isTask,
+      opening: sentencesOf(passage)[0] ?? '',
+    }),
     place: placed(said['place'] ?? placeIn(sentence, people)),
     link: linkIn(said['link'] ?? said['place'] ?? '') || linkIn(passage),
     people,
@@ -120,6 +146,7 @@ function candidateOf(
     end,
     wholeDay: read.wholeDay,
     ...(read.lasts && { lasts: read.lasts }),
+    ...(!isTask && isRepeated(read) && { repeat: read.repeat }),
     zone: read.wholeDay ? null : read.zone,
     doubts: doubtsOf(found, message, reader.zone),
     source: sentence,

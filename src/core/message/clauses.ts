@@ -60,7 +60,8 @@ const NO_TIMES: readonly RegExp[] = [
   /\b24\/7\b/g,
 ];
 /** Short names of days and months in small letters are words. */
-const SMALL_WORDS = /\b(?:sat|sun|wed|mon|mar|may|dec|jan|march|second)\b(?!\s*\d)/g;
+const SMALL_WORDS =
+  /\b(?:sat|sun|wed|mon|mar|may|dec|jan|march|second)\b(?!\s*\d)(?<!second(?=\s+\p{L}+day))/gu;
 /** Words that name a time so wide that no day is meant. */
 const VAGUE =
   /\b(?:(?:early|late|later|sometime|some time|any time|anytime)\s+)?(?:(?:in|by|at)\s+)?(?:(?:the\s+)?(?:end|start|beginning|middle)\s+of\s+)?(?:next|this|the|last|coming|following)\s+(?:few\s+)?(?:weeks?|months?|years?|quarter|fortnight)\b(?!\s+(?:on\s+)?(?:mon|tue|wed|thu|fri|sat|sun))/gi;
@@ -140,7 +141,7 @@ function withNthWeekdays(sentence: string, today: DayNumber): string {
 const AT_CLOCK = '\\d{1,2}[:.h]\\d{2}(?:\\s*[ap]m)?|\\d{1,2}\\s*[ap]m|\\d{4}(?=\\b)';
 /** "dep 07:12 arr 08:55", "at 7:42, arriving 9:10": one journey. */
 const JOURNEY = new RegExp(
-  `\\b(?:(?:dep(?:art(?:s|ing|ure)?)?|leav(?:es|ing))\\.?:?\\s+(?:at\\s+)?)?(${AT_CLOCK})([^.;\\d]{0,40}?)[,;]?\\s*(?:and\\s+)?arr(?:iv(?:es|ing|al)?)?\\.?:?\\s+(?:[^.;\\d]{0,30}?\\s)?(?:at\\s+)?(${AT_CLOCK})`,
+  `\\b(?:(?:dep(?:art(?:s|ing|ure)?)?|leav(?:e|es|ing))\\.?:?\\s+(?:at\\s+)?)?(${AT_CLOCK})([^.;\\d]{0,40}?)[,;]?\\s*(?:and\\s+)?arr(?:iv(?:e|es|ing|al))?\\.?:?\\s+(?:[^.;\\d]{0,30}?\\s)?(?:at\\s+)?(${AT_CLOCK})`,
   'gi',
 );
 

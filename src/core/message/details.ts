@@ -1,14 +1,15 @@
 import { findLinks } from '../jot/links';
 import type { Message, Person } from './message';
-import { NOUN, TITLE_AFTER } from './words';
 
 const LABELS: Readonly<Record<string, RegExp>> = {
   when: /^(?:when|date(?:\s*(?:and|&|\/)\s*time)?|day|datum|on)$/i,
   time: /^(?:time|hours?|at)$/i,
-  start: /^(?:start(?:s|ing)?|from|begins?|departs?|departure)$/i,
-  end: /^(?:ends?|until|to|finish(?:es)?|arrives?|arrival)$/i,
-  checkIn: /^(?:check-?\s?in|arrival(?:\s+date)?)$/i,
-  checkOut: /^(?:check-?\s?out|departure(?:\s+date)?)$/i,
+  start: /^(?:start(?:s|ing)?|from|begins?)$/i,
+  end: /^(?:ends?|until|to|finish(?:es)?)$/i,
+  checkIn: /^check-?\s?in$/i,
+  checkOut: /^check-?\s?out$/i,
+  arrival: /^(?:arrives?|arrival(?:\s+date)?)$/i,
+  departure: /^(?:departs?|departure(?:\s+date)?)$/i,
   length: /^(?:duration|length|how long)$/i,
   place: /^(?:where|place|location|venue|room|address|meet(?:ing)?\s*(?:point|place)|at)$/i,
   link: /^(?:link|join|url|dial-?in|online|web)$/i,
@@ -32,9 +33,14 @@ export function labelled(text: string): { said: Partial<Record<string, string>>;
   return { said, rest: rest.join('\n') };
 }
 
-const PLACE_WORD = "(?:[\\p{Lu}\\d][\\p{L}\\d'’&-]*|of|the|and(?=\\s\\p{Lu})|no\\.?)";
+const PLACE_NOUN =
+  '(?:room|hall|office|workshop|loft|quay|station|store|yard|door|gate|shed|pier|tower|café|cafe|kitchen|desk|bench|counter|library|board\\s?room|slipway|ferry|shop|building|house|harbour|bar|inn|restaurant|hotel|theatre|entrance|reception|floor|centre|center|school|church|museum|park)';
+const PLACE_WORD = `(?:[\\p{Lu}\\d][\\p{L}\\d'’&-]*|(?:of|the)(?=\\s)|and(?=\\s\\p{Lu})|no\\.?(?=\\s)|${PLACE_NOUN}(?!\\p{L}))`;
+/** One comes to a place, and sends something to a person. */
+const AT_PLACE =
+  '(?:at|in|on|(?:come|came|go|welcome|trip|moved)\\s+to|to(?=\\s+(?:the|our|your)\\s))';
 const PLACE = new RegExp(
-  `\\b(?:(?:meet|see\\s+(?:you|us)|be)\\s+)?(?:at|in|on|to)\\s+((?:the\\s+|our\\s+|your\\s+)?\\p{Lu}[\\p{L}'’&-]+(?:\\s+${PLACE_WORD}){0,4}|(?:the|our|your)\\s+(?:\\p{Ll}[\\p{L}'’-]+\\s+){0,2}(?:room|hall|office|workshop|loft|quay|station|store|yard|door|gate|shed|pier|tower|café|cafe|kitchen|desk|bench|counter|library|board\\s?room|slipway|ferry|shop|building|house|harbour|bar|inn))`,
+  `\\b(?:(?:meet|see\\s+(?:you|us)|be)\\s+)?${AT_PLACE}\\s+((?:the\\s+|our\\s+|your\\s+)?\\p{Lu}[\\p{L}'’&-]+(?:\\s+${PLACE_WORD}){0,4}|(?:the|our|your)\\s+(?:\\p{Ll}[\\p{L}'’-]+\\s+){0,2}${PLACE_NOUN}(?!\\p{L})|room\\s+\\d[\\p{L}\\d.]*)`,
   'gu',
 );
 const NO_PLACE =
@@ -59,14 +65,17 @@ const WITH = new RegExp(
 const NO_NAME =
   /^(?:the|our|your|mon|tue|wed|thu|fri|sat|sun|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i;
 
-/** The people that a message is from, and those that its text says will be there. */
+/** Mails to more people are no invitations to each of them. */
+const MOST_GUESTS = 12;
+
+/** The people that a message is from and goes to, and those that its text says will be there. */
 export function peopleOf(message: Message, text: string): string[] {
   const named = [...text.matchAll(WITH)].flatMap(([, list]) =>
     list!.split(/\s*,\s*|\s+and\s+|\s*&\s*/).filter((name) => name && !NO_NAME.test(name)),
   );
   const name = ({ name: said, address }: Person) => said || address;
   const sender = message.from ? [name(message.from)] : [];
-  const all = [...sender, ...named];
+  const all = [...sender, ...message.to.slice(0, MOST_GUESTS).map(name), ...named];
   // "Ida" is the Ida Solberg who wrote it.
   return all.filter(
     (one, i) =>
@@ -102,32 +111,4 @@ export function personOf(text: string): Person {
   return address === undefined
     ? { name: '', address: text.trim() }
     : { name: name!.trim(), address: address.trim() };
-}
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-
-/** What is to be done, in the words of a sentence: "send the quote"; empty where it does not say. */
-function deedIn(sentence: string): string {
-  const asked = (TITLE_AFTER.exec(sentence)?.[1] ?? '')
-    .replace(
-      /[\s,]*\b(?:by|before|due|until|till|no\s+later\s+than|at\s+the\s+latest|on)\b.*$/i,
-      '',
-    )
-    .replace(/[.!?\s]+$/, '')
-    .trim();
-  return /^\p{Ll}/u.test(asked) && asked.split(/\s+/).length >= 2 ? asked : '';
-}
-
-/**
- * What something is called: by what is asked for, by the subject, by what sort of thing it is, or by
- * what its sentence says `besides` its time.
- */
-export function titleIn(
-  sentence: string,
-  { besides, subject, isTask }: { besides: string; subject: Subject; isTask: boolean },
-): string {
-  const deed = isTask ? deedIn(sentence) : '';
-  const rest = besides.replaceAll(/_+/g, ' ').replaceAll(/\s+/g, ' ').trim();
-  const said = deed || subject.said || NOUN.exec(sentence)?.[0] || subject.bare || rest;
-  return capital(said) || 'Untitled';
 }

@@ -66,7 +66,7 @@ export function doubtsOf(found: Found, message: Message, zone: string): string[]
   const isRelative = read.saysDay && !EXPLICIT.test(text) && !base.isKnown;
   const doubts = [
     ...found.doubts,
-    !read.saysDay && NO_DAY,
+    !read.saysDay && read.repeat.pattern.kind === 'none' && NO_DAY,
     isRelative && 'Nothing says when it was written: the day counts from today.',
     base.isQuoted && 'It stands in what was answered.',
     clashOfDays(found),

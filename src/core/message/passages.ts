@@ -52,7 +52,8 @@ function headAt(
   let i = at;
   for (; i < lines.length && i < at + 9; i++) {
     const head = HEAD_LINE.exec(unquoted(lines[i]!));
-    if (!head) break;
+    // "From: 10:00", "To: 11:30" are the hours of an event.
+    if (!head || (/^(?:from|to)$/i.test(head[1]!) && /^\d/.test(head[2]!.trim()))) break;
     found++;
     if (/^(?:sent|date)$/i.test(head[1]!)) written = head[2]!;
     if (/^subject$/i.test(head[1]!)) subject = head[2]!;
@@ -94,6 +95,9 @@ export function passagesOf(text: string): Passage[] {
       (passages.length > 0 || now.lines.some((line) => line.trim()) || head.written)
     ) {
       open(head.written, head.subject);
+      i = head.next - 1;
+    } else if (head && i === 0) {
+      // The head of the message itself: see `pasted.ts`.
       i = head.next - 1;
     } else {
       const deep = depthOf(lines[i]!);

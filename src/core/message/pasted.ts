@@ -1,5 +1,5 @@
 import { personOf } from './details';
-import type { Message } from './message';
+import type { Message, Person } from './message';
 import { textMessage } from './message';
 
 const HEAD_LINE = /^\s*\*?(from|sent|date|to|cc|subject)\*?\s*:\*?\s*(.+)$/i;
@@ -11,6 +11,15 @@ const SOURCE = /^(?:mime-version|message-id|received|content-type|return-path)\s
 export const isMailSource = (text: string): boolean =>
   SOURCE.test(text.slice(0, 4000).split(/\r?\n\r?\n/)[0] ?? '') &&
   /^from\s*:/im.test(text.slice(0, 4000));
+
+/** The people of a list in a head: "Nora Hale <nora@…>; Ben Ost". */
+const peopleIn = (list: string): Person[] =>
+  list
+    .split(/[;,](?=(?:[^"]*"[^"]*")*[^"]*$)/)
+    .filter((one) => one.trim())
+    .map((one) =>
+      one.includes('<') || one.includes('@') ? personOf(one) : { name: one.trim(), address: '' },
+    );
 
 /**
  * A pasted text as a message: its subject and its writer are those of the head that was pasted along.
@@ -30,5 +39,6 @@ export function messageOfText(text: string): Message {
     ...textMessage(text),
     subject: head['subject'] ?? '',
     from: head['from'] ? personOf(head['from']) : null,
+    to: peopleIn(`${head['to'] ?? ''};${head['cc'] ?? ''}`),
   };
 }

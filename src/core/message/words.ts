@@ -20,7 +20,7 @@ export const UNCERTAIN =
   /\b(?:maybe|perhaps|might|possibly|tentative(?:ly)?|provisional(?:ly)?|roughly|approx\w*|or\s+so|(?:around|(?<!how\s)(?<!what\s)about)\s+(?:the\s+)?(?:\d|noon|midday|mon|tue|wed|thu|fri|sat|sun)\w*|from\s+\d[\w:.]*\s+on)\b|\bafter\s+\d|\dish\b/i;
 /** Names what takes place. */
 export const NOUN =
-  /\b(?:(?:phone|video|conference|board|team|staff|site|planning|budget|stock|safety)\s+)?(?:call|meeting|lunch|tea|coffee|dinner|supper|breakfast|class|course|visit|survey|delivery|review|interview|appointment|workshop|rehearsal|talk|exam|handover|inspection|training|chat|tour|fair|conference)\b/i;
+  /\b(?:(?:phone|video|conference|board|team|staff|site|planning|budget|stock|safety)\s+)?(?:call|meeting|lunch|tea|coffee|dinner|supper|breakfast|class|course|visit|survey|delivery|review|interview|appointment|workshop|webinar|seminar|lecture|demo|briefing|kick-?off|stand-?up|drill|session|party|concert|ceremony|get-together|rehearsal|talk|exam|handover|inspection|training|chat|tour|fair|conference)\b/i;
 export const TITLE_AFTER =
   /\b(?:please|could\s+you|can\s+you|would\s+you|need\s+to|have\s+to|must|remember\s+to|don[’']t\s+forget\s+to|to)\s+(?:also\s+|kindly\s+|please\s+)?(.+)$/i;
 export const COME_BY =

@@ -11,7 +11,7 @@ import { usePalette } from '@/ui/theme/theme';
 
 interface Props {
   /** What the line says, and what it may mean instead. */
-  jot: Pick<ReadJot, 'problems' | 'title' | 'zone'> & Partial<Pick<ReadJot, 'guesses'>>;
+  jot: Pick<ReadJot, 'problems' | 'unread' | 'title' | 'zone'> & Partial<Pick<ReadJot, 'guesses'>>;
   other: Jot | null;
   /** What the person's clock shows. */
   now: WallMs;
@@ -29,12 +29,13 @@ function differs(other: Jot, jot: Props['jot']): string {
 export function JotHints({ jot, other, now, wording, onOther }: Props) {
   const { brick, dim } = usePalette();
   const { guesses = [] } = jot;
+  const problems = [...jot.problems, ...jot.unread];
   const hasFingers = useHasFingers();
-  if (!other && !jot.problems.length && !guesses.length) return null;
+  if (!other && !problems.length && !guesses.length) return null;
   const says = other && saySpanFrom(now, other, wording) + (hasFingers ? '' : '  ↓');
   return (
     <View style={styles.hints}>
-      {jot.problems.map((problem) => (
+      {problems.map((problem) => (
         <Text key={problem} role="status" variant="bodySmall" style={{ color: brick }}>
           {problem} It stays in the title.
         </Text>

@@ -34,6 +34,7 @@ export interface ChosenJot {
   /** The reading that was not taken, with its times on the person's clock. */
   other: Jot | null;
   problems: string[];
+  unread: string[];
   guesses: string[];
   takeOther(): void;
   /** For the field of the line: the arrow down takes the other reading. */
@@ -67,6 +68,7 @@ export function useJot(line: string, setting: Setting): ChosenJot {
     span: onTheClock(jot),
     other: other && { ...other, ...onTheClock(other) },
     problems: read.problems,
+    unread: read.unread,
     guesses: read.guesses,
     takeOther,
     onKeyPress: (event) => {

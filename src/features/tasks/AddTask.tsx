@@ -91,7 +91,7 @@ export function AddTask({ of }: Props) {
       {understood && (
         <>
           <JotHints
-            jot={{ title: jot.title, zone: jot.zone, problems: read.problems }}
+            jot={{ ...read, guesses: [], title: jot.title, zone: jot.zone }}
             other={understood.due ? read.other : null}
             now={wallFromInstant(instant, clock)}
             wording={wording}

@@ -50,7 +50,7 @@ export function useKeeping(opened: Opened, calendars: readonly Calendar[]) {
         attendees: attendeesOf(one, opened),
       },
       calendar: calendars.find((calendar) => calendar.id === calendarId),
-      repeat: NO_REPEAT,
+      repeat: one.repeat ?? NO_REPEAT,
       clock,
       zone,
       workdays,
