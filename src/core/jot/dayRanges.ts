@@ -57,9 +57,8 @@ type Dated = (year: string | undefined) => number | null;
 function datedRange(first: Dated, y1: string | undefined, last: Dated, y2: string | undefined) {
   const [start, end] = [first(y1 ?? y2), last(y2 ?? y1)];
   if (start === null || end === null || start <= end) return range(start, end);
-  return y1 === undefined
-    ? range(addUnits(start, -1, 'year'), end)
-    : range(start, addUnits(end, 1, 'year'));
+  if (y1 === undefined) return range(addUnits(start, -1, 'year'), end);
+  return y2 === undefined ? range(start, addUnits(end, 1, 'year')) : null;
 }
 
 const SLASHED = '(\\d{1,2})/(\\d{1,2})(?:/(\\d{4}|\\d{2}))?';

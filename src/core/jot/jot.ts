@@ -2,7 +2,7 @@ import type { CalendarEvent } from '../model/event';
 import type { Repeat, RepeatEnd, RepeatPattern } from '../recurrence/repeat';
 import { firstStart, NO_REPEAT } from '../recurrence/repeat';
 import { civilDate, DAY, dayOfWall, formatDate, MINUTE, weekdayOf } from '../time/civil';
-import type { DayNumber, WallMs } from '../time/units';
+import type { DayNumber, MinuteOfDay, WallMs } from '../time/units';
 import type { DayMeant, Meaning, OpenPattern, PartOfDay, Reading, TimeMeant } from './meanings';
 import { impossible } from './impossible';
 import type { Extras } from './extras';
@@ -147,6 +147,12 @@ interface When {
   end: WallMs | null;
 }
 
+/** "Thu 22:00 to Fri 2:00" is a night, and no day and a half. */
+function endOfStretch({ fromDay, from, toDay, to }: Meaning & { kind: 'stretch' }): MinuteOfDay {
+  const isNight = toDay === fromDay.day + 1 && from.from >= EVENING;
+  return isNight && to.isOpen && to.from >= NOON ? to.from - NOON : to.from;
+}
+
 function whenSaid(said: Said, context: JotContext): When {
   const { stretch, soon, time, partOfDay, day } = said;
   if (stretch?.isList) {
@@ -157,7 +163,7 @@ function whenSaid(said: Said, context: JotContext): When {
     return {
       day: stretch.fromDay,
       time: stretch.from,
-      end: stretch.toDay * DAY + stretch.to.from * MINUTE,
+      end: stretch.toDay * DAY + endOfStretch(stretch) * MINUTE,
     };
   if (soon) {
     const at = context.now + soon.minutes * MINUTE;

@@ -14,15 +14,7 @@ import type { Message } from './message';
 import type { Passage } from './passages';
 import { passagesOf } from './passages';
 import { titleIn } from './titles';
-import {
-  AGREES,
-  CALLED_OFF,
-  EXPLICIT,
-  CLOCK_SAID,
-  POINTS_BELOW,
-  TURNED_DOWN,
-  WITH_YEAR,
-} from './words';
+import { AGREES, CALLED_OFF, EXPLICIT, POINTS_BELOW, TURNED_DOWN, WITH_YEAR } from './words';
 
 /** What a message asks to be put into the calendar, as far as it was understood. */
 export interface Candidate {
@@ -98,7 +90,7 @@ const dayOnly = (when: string) =>
 /** What lines such as "Date: …" and "Time: …" say together, as one sentence; empty where they say no time. */
 function labelledWhen(said: Partial<Record<string, string>>): string {
   const { when, time, length, arrival, departure } = said;
-  const hasClock = [arrival, departure].some((one) => CLOCK_SAID.test(one ?? ''));
+  const hasClock = [arrival, departure].some((one) => /\d[:.h]\d{2}|\d\s*[ap]m/i.test(one ?? ''));
   const [start, end] = [said.start ?? departure, said.end ?? arrival];
   // Whoever stays the night is there on all those days.
   const [from, to] = [said.checkIn ?? arrival, said.checkOut ?? departure];

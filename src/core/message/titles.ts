@@ -38,9 +38,12 @@ function alikeDeed(besides: string, sentence: string): string {
 }
 
 const GREETING =
-  /^(?:dear|hi|hello|hey|good\s+(?:morning|afternoon|evening))\b[^,.!?:]{0,40}[,.!]\s*|^(?:reminder|remember|please\s+note|note|fyi|fw|fwd|re|your\s+(?:ticket|booking|reservation|itinerary)|booking\s+confirmation|ticket|invitation)\s*[:,]\s*(?:that\s+)?/i;
+  /^(?:dear|hi|hello|hey|good\s+(?:morning|afternoon|evening))\b[^,.!?:]{0,40}[,.!]\s*|^(?:remember|note|fyi|fw|fwd|re|your\s+(?:ticket|booking|reservation|itinerary)|booking\s+confirmation|ticket|invitation)\s*[:,]\s*(?:that\s+)?|^(?:reminder\b\s*:?|please\s+note\b\s*[:,]?)\s*(?:that\s+)?/i;
 /** "Summer party: save the date!" */
 const HEADING = /^([^:,;.!?]{3,50}?)\s*[:–]\s+\S/u;
+/** "You are invited to the opening of our shop on Saturday". */
+const INVITED =
+  /\binvit(?:ed|e\s+you|ation|ing\s+you)\s+to\s+(?:the\s+|our\s+|an?\s+|my\s+)?([^.,:;]{3,50}?)\s*(?:,|\b(?:on|at|from|this|next|tomorrow)\b)/i;
 /** "Webinar “Light at sea”, Thursday 10 December". */
 const BEFORE_WHEN =
   /^([^,;:.!?]{3,60}),\s+(?=\(?(?:mon|tues?|wednes|thurs|fri|satur|sun)day\b|\d|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)\p{L}*\s+\d|tomorrow\b)/iu;
@@ -48,7 +51,7 @@ const NO_HEADING =
   /^(?:when|where|date|time|day|place|hi|hello|dear|from|to|sent|subject|info|update|ps|p\.s)\b|\d[.:]\d|\b(?:mon|tues?|wednes|thurs|fri|satur|sun)day\b/i;
 /** Where a sentence goes on from what it is about to what becomes of it. */
 const PREDICATE =
-  /\s+(?:(?:is|are)(?!\s+(?:closed|shut|open|away)\b)|was|were|will(?!\s+be\s+(?:closed|shut|open|away)\b)|has|have|had|takes?|meets?|runs?|starts?|begins?|scheduled|planned|set|must|can|could|should|shall|would|moved|moves|goes|needs?|costs?)\b.*$/i;
+  /\s+(?:(?:is|are)(?!\s+(?:closed|shut|open|away|out)\b)|was|were|will(?!\s+be\s+(?:closed|shut|open|away|out)\b)|has|have|had|takes?|meets?|runs?|starts?|begins?|scheduled|planned|set|must|can|could|should|shall|would|moved|moves|goes|needs?|costs?)\b.*$/i;
 const LEAD = /^(?:the|our|your|a|an|my|his|her|their|this|that|next|new)\s+/i;
 const NO_SUBJECT =
   /^(?:(?:mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?|sun)(?:day)?\b|(?:today|tomorrow|tonight)\b|we|i|i['’]?m|i['’]?d|it|they|you|he|she|there|this|that|these|those|let['’]?s|lets|shall|please|could|would|can|will|do|does|is|are|am|how|what|when|where|who|if|as|so|yes|no|ok|okay|thanks|sounds|see|at|on|in|by|from|until|maybe|perhaps|who|anything|any|then|und|am|save)\b/i;
@@ -58,8 +61,15 @@ const LOOSE_END =
   /(?:[\s,;:.!?(*•–-]+|\b(?:please|today|tomorrow|tonight|of|the|is|are|on|at|for|from|to|until|and|or|in|by|with|then|a|an|it|be|will|next|time|dep|arr|works?|from)\b)+$/i;
 const LOOSE_START = /^(?:[\s,;:.!?)*•–-]+|\b(?:and|or|but|then|of|also|so)\b\s*)+/i;
 
+/** "The kitchen will be closed" is the kitchen closed. */
+const WILL_BE = /\s+(?:is|are|will\s+be)(?=\s+(?:closed|shut|open|away|out\s+of\s+order)\b)/i;
+
 const tidied = (text: string) => {
-  const words = text.replaceAll(/_+/g, ' ').replaceAll(/\s+/g, ' ').replace(LOOSE_START, '');
+  const words = text
+    .replaceAll(/_+/g, ' ')
+    .replaceAll(/\s+/g, ' ')
+    .replace(WILL_BE, '')
+    .replace(LOOSE_START, '');
   return words.replace(LOOSE_END, '').trim();
 };
 
@@ -68,13 +78,14 @@ function topicOf(sentence: string): string {
   const said = sentence.replace(LOOSE_START, '').replace(GREETING, '').trim();
   const [, heading] = HEADING.exec(said) ?? [];
   if (heading && !NO_HEADING.test(heading)) return tidied(heading);
+  const [, asked] = INVITED.exec(said) ?? [];
+  if (asked) return tidied(asked);
   const [, before] = BEFORE_WHEN.exec(said) ?? [];
   if (before && !NO_SUBJECT.test(before) && !PREDICATE.test(before) && !NO_HEADING.test(before))
     return tidied(before.replace(LEAD, ''));
   if (!PREDICATE.test(said) || NO_SUBJECT.test(said)) return '';
   const subject = said
     .replace(PREDICATE, '')
-    .replace(/\s+(?:is|are|will\s+be)(?=\s+(?:closed|shut|open|away)\b)/i, '')
     .replace(/,.*$/, '')
     .replace(
       /\s+(?:on|at|from|in|for|of)\s+(?:the\s+)?(?:\d|mon|tues?|wed|thu|fri|sat|sun|next|this).*$/i,

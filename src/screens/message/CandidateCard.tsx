@@ -5,6 +5,7 @@ import { onClock } from '@/core/editing/drafting';
 import { spanOf, timesOf, timesProblem } from '@/core/editing/form';
 import type { Calendar } from '@/core/model/calendar';
 import type { Candidate } from '@/core/message/candidates';
+import { sayRepeat } from '@/core/recurrence/sayRepeat';
 import { saySpan } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import type { Preferences } from '@/data/preferences';
@@ -64,7 +65,7 @@ function Doubts({ doubts }: Pick<Candidate, 'doubts'>) {
 /** One thing that a message asks for, to be corrected and kept, or left out. */
 export function CandidateCard(props: Props) {
   const { nth, count, candidate, calendars, calendarId, preferences, onKeep } = props;
-  const { clock, wording } = preferences;
+  const { clock, wording, workdays } = preferences;
   const palette = usePalette();
   const [one, setOne] = useState<Candidate>(candidate);
   const [asRead] = useState(() => timesOf(candidate));
@@ -114,6 +115,17 @@ export function CandidateCard(props: Props) {
         <TextField label="Title" value={one.title} onChangeText={(title) => set({ title })} />
         {isTask && <Text variant="bodySmall">To be done by</Text>}
         <TimesFields times={times} preferences={preferences} onChange={setTimes} />
+        {!isTask && one.repeat && (
+          <View style={styles.line}>
+            <Icon name="repeat" size={18} color={palette.dim} />
+            <Text style={styles.grow}>
+              {sayRepeat(one.repeat, { ...span, zone: one.zone ?? clock, workdays, wording })}
+            </Text>
+            <Button compact onPress={() => set({ repeat: undefined })}>
+              Only once
+            </Button>
+          </View>
+        )}
         {one.zone !== null && !times.wholeDay && (
           <View style={styles.line}>
             <Icon name="earth" size={18} color={palette.dim} />
