@@ -32,9 +32,16 @@ test(
     await expect(suggestions.getByRole('group', { name: 'In title' })).toContainText(
       'Fresnel alignment',
     );
-    await expect(results(page)).not.toContainText('Fresnel');
-    await page.getByRole('button', { name: 'Ask for “fresnel” instead' }).click();
+    await expect(page.getByText('Showing results for “fresnel”.')).toBeVisible();
     await expect(line(page, 'Fresnel alignment').first()).toBeVisible();
+    await page.getByRole('button', { name: 'Search for what I typed' }).click();
+    await expect(field(page)).toHaveValue('"fresnle"');
+    await expect(results(page)).not.toContainText('Fresnel');
+
+    // Words and days together; the days are a part of the question, to be taken away.
+    await field(page).fill('bench round next week');
+    await expect(page.getByRole('button', { name: /^Days: .*Change$/ })).toBeVisible();
+    await expect(line(page, 'Bench round').first()).toContainText(/30 Nov|[1-6] Dec/);
 
     await field(page).fill('gasket');
     await suggestions

@@ -1,5 +1,6 @@
 import { MONTH } from '../jot/vocabulary';
 import type { Filter } from '../model/filter';
+import { PERIODS } from '../model/filter';
 import { formatDate, startOfWeek, DAYS_A_WEEK } from '../time/civil';
 import type { DayContext, DaysMeant, Stretch } from '../view/periods';
 import { periodsIn } from '../view/periods';
@@ -79,12 +80,13 @@ function open(words: string, context: DayContext): DaysMeant[] | null {
 export function daysIn(text: string, context: DayContext): DaysMeant[] {
   const words = plainWords(text).replace(DASHED, '$1 to ');
   if (!words) return [];
-  return (
+  const found =
     stretch(words, context) ??
     open(words, context) ??
     both(words, context) ??
-    single(words, context)
-  );
+    single(words, context);
+  const period = PERIODS.find((one) => one === words);
+  return period ? found.map((days, i) => (i === 0 ? { ...days, period } : days)) : found;
 }
 
 const dateOf = (day: number | null) => (day === null ? null : formatDate(day));

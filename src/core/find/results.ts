@@ -12,7 +12,7 @@ import { excerpt, marked } from '../query/words';
 import type { DateCount } from '../recurrence/walk';
 import { countDates } from '../recurrence/walk';
 import { dayOfWall } from '../time/civil';
-import type { EpochMs } from '../time/units';
+import type { DayNumber, EpochMs } from '../time/units';
 import { wallFromInstant } from '../time/zones';
 
 /** Where and when results are looked for. */
@@ -21,6 +21,8 @@ export interface Setting {
   zone: string;
   /** Epoch ms */
   now: EpochMs;
+  /** The days that are asked for (day numbers, both included): a series is shown by its date on them. */
+  days?: { from: DayNumber | null; to: DayNumber | null };
 }
 
 /** An event that was found, with the dates of it that count. */
@@ -48,6 +50,8 @@ export interface FoundLine extends Omit<PlacedEvent, 'event'> {
 
 /** Days looked through for the date before and after now: near ones first. */
 const STEPS = [2, 30, 400, 4_000, 40_000];
+/** So many days are looked through for a date on days that were asked for. */
+const LONGEST = 400;
 
 const isOver = (o: Occurrence, { now }: Setting) => o.endMs <= now;
 
@@ -59,6 +63,27 @@ function placedSingle(event: CalendarEvent, setting: Setting): PlacedEvent {
   return { event, next: isPast ? null : only, last: isPast ? only : null };
 }
 
+/** The date of a series on the days that are asked for: the first that is not over, or else the first. */
+function placedOn(
+  event: CalendarEvent,
+  extent: { from: DayNumber; to: DayNumber },
+  setting: Setting,
+): PlacedEvent | null {
+  const { index, zone, days } = setting;
+  if (!days) return null;
+  const fromDay = Math.max(days.from ?? -Infinity, extent.from);
+  const toDay = Math.min(days.to === null ? Infinity : days.to + 1, extent.to);
+  if (!(fromDay < toDay) || !Number.isFinite(toDay - fromDay)) return null;
+  const dates = index.datesOf(event.id, {
+    fromDay,
+    toDay: Math.min(toDay, fromDay + LONGEST),
+    zone,
+  });
+  const next = dates.find((o) => !isOver(o, setting)) ?? null;
+  const last = dates.find((o) => isOver(o, setting)) ?? null;
+  return (next ?? last) ? { event, next, last: next ? null : last } : null;
+}
+
 /** The first date of an event that is not over, and the last one that is. */
 function placedAround(event: CalendarEvent, setting: Setting): PlacedEvent {
   const series = compileSeries(event);
@@ -66,6 +91,8 @@ function placedAround(event: CalendarEvent, setting: Setting): PlacedEvent {
   const { index, zone, now } = setting;
   const today = dayOfWall(wallFromInstant(now, zone));
   const extent = extentOfSeries(series);
+  const asked = placedOn(event, extent, setting);
+  if (asked) return asked;
   const within = (from: number, to: number) => {
     const [fromDay, toDay] = [Math.max(from, extent.from), Math.min(to, extent.to)];
     return fromDay < toDay ? index.datesOf(event.id, { fromDay, toDay, zone }) : [];

@@ -51,9 +51,17 @@ export const FILTER_PARTS = [
 export type FilterPart = (typeof FILTER_PARTS)[number];
 
 /** Days that are other ones as time goes on. */
-export const PERIODS = (['last', 'this', 'next'] as const).flatMap((which) =>
-  (['week', 'month', 'quarter', 'year'] as const).map((unit) => `${which} ${unit}` as const),
-);
+export const PERIODS = [
+  ...(['last', 'this', 'next'] as const).flatMap((which) =>
+    (['week', 'month', 'quarter', 'year', 'weekend'] as const).map(
+      (unit) => `${which} ${unit}` as const,
+    ),
+  ),
+  ...(['yesterday', 'today', 'tomorrow'] as const),
+  ...(['last', 'next'] as const).flatMap((which) =>
+    (['7', '14', '30', '90'] as const).map((many) => `${which} ${many} days` as const),
+  ),
+] as const;
 export type Period = (typeof PERIODS)[number];
 
 /** Days from one to another, both included; without an end where one is null. */

@@ -82,7 +82,8 @@ function foldedIn(field: TextField, whole: Whole): string {
   if (field === 'calendar' || field === 'category') return fold(textIn(field, whole));
   let known = folded.get(whole.event);
   if (!known) folded.set(whole.event, (known = {}));
-  return (known[field] ??= fold(textIn(field, whole)));
+  // A phrase goes on over blanks and line breaks.
+  return (known[field] ??= fold(textIn(field, whole)).replaceAll(/\s+/g, ' '));
 }
 
 /** Where words are looked for when nothing else is said: labels are asked for by their own parts. */

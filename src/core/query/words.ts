@@ -73,3 +73,6 @@ export function excerpt(text: string, words: readonly string[], around = AROUND)
 
 /** A whole text as one phrase, to be looked for by `wordsOf`. */
 export const asPhrase = (text: string): string => `"${text.trim().replaceAll('"', ' ')}"`;
+
+/** Words as they are, each in quotes, so that none is taken for a slip or for a day. */
+export const asQuoted = (text: string): string => wordsOf(text).map(asPhrase).join(' ');

@@ -8,9 +8,11 @@ import type { SuggestionGroup } from '@/core/find/suggestions';
 import { suggestionsFor } from '@/core/find/suggestions';
 import { TextIndex } from '@/core/find/textIndex';
 import type { CalendarEvent } from '@/core/model/event';
+import type { Filter } from '@/core/model/filter';
 import { inOrder } from '@/core/model/order';
 import type { EventQuery } from '@/core/query/eventQuery';
 import { wordsOf } from '@/core/query/words';
+import { parseDate } from '@/core/time/civil';
 import type { EpochMs } from '@/core/time/units';
 import type { Asked, FoundBy } from '../queries/asked';
 import { askDates, askEvents } from '../queries/asked';
@@ -24,7 +26,7 @@ export interface Found {
   over: FoundLine[];
   comingTotal: number;
   overTotal: number;
-  /** The words as they may have been meant, where nothing was found by them. */
+  /** The words by which this was found, where nothing was found by those that were typed. */
   corrected: string | null;
 }
 
@@ -36,6 +38,12 @@ export interface Asking {
   /** Lines of what comes and of what is over. */
   most: number;
 }
+
+const dayOf = (date: string | null) => (date === null ? null : parseDate(date));
+const daysOf = ({ from, to }: NonNullable<Filter['dates']>) => ({
+  from: dayOf(from),
+  to: dayOf(to),
+});
 
 /** Events that are indexed before others have their turn. */
 const SLICE = 400;
@@ -109,13 +117,19 @@ export class Finding {
   /** What a question finds, in the order in which it is looked at. */
   find(query: EventQuery, { zone, now, most }: Asking): Found {
     const { index } = this.parts;
-    const events = askEvents(this.asked, query, null, zone);
-    const words = wordsOf(query.filter.text);
-    const { coming, over } = sortedLines(events, { index, zone, now }, most);
-    const corrected =
-      events.length || !words.length || query.filter.not.includes('words')
-        ? null
-        : this.corrected(query.filter.text);
+    const { filter } = query;
+    const asTyped = askEvents(this.asked, query, null, zone);
+    const isPlain = filter.text.trim() !== '' && !/["“”]/.test(filter.text);
+    const isSlip = !asTyped.length && isPlain && !filter.not.includes('words');
+    const corrected = isSlip ? this.corrected(filter.text) : null;
+    const events =
+      corrected === null
+        ? asTyped
+        : askEvents(this.asked, { ...query, filter: { ...filter, text: corrected } }, null, zone);
+    const words = wordsOf(corrected ?? filter.text);
+    const { dates } = filter;
+    const days = dates && !filter.not.includes('dates') ? daysOf(dates) : undefined;
+    const { coming, over } = sortedLines(events, { index, zone, now, ...(days && { days }) }, most);
     return {
       coming: coming.lines.map((placed) => lineOf(placed, words)),
       over: over.lines.map((placed) => lineOf(placed, words)),

@@ -9,6 +9,7 @@ import { EMPTY_FILTER } from '@/core/model/filter';
 import { writeFilter } from '@/core/query/filterAddress';
 import { partsSet } from '@/core/query/filterParts';
 import { sayFilter } from '@/core/query/sayFilter';
+import { asQuoted } from '@/core/query/words';
 import { dayOfWall } from '@/core/time/civil';
 import { useAskSheet } from '@/data/asked';
 import { questionOf, useFound } from '@/data/finding';
@@ -29,7 +30,7 @@ import { KeepQuestion } from './KeepQuestion';
 import { Results } from './Results';
 import { SeenAs } from './SeenAs';
 import { Suggestions } from './Suggestions';
-import { useQuestion } from './useQuestion';
+import { useMeantFilter, useQuestion } from './useQuestion';
 
 /** Finds events by what they say, when they are and what they have. */
 export function FindScreen() {
@@ -39,10 +40,12 @@ export function FindScreen() {
   const said = useFilterWording();
   const askSheet = useAskSheet();
   const router = useRouter();
-  const [filter, ask] = useQuestion();
+  const [written, ask] = useQuestion();
+  // The days that the words name are days: “bench round next week”.
+  const filter = useMeantFilter(written);
   const [isTyping, setTyping] = useState(false);
   // Letters are there at once, what they find as soon as it is found.
-  const typed = useDeferredValue(filter.text);
+  const typed = useDeferredValue(written.text);
   const { data: found, isPlaceholderData: isLooking } = useFound(useDeferredValue(filter));
   const total = found ? found.comingTotal + found.overTotal : 0;
   const isAsked = partsSet(filter) > 0;
@@ -79,24 +82,24 @@ export function FindScreen() {
         ref={field}
         label="Find"
         placeholder="A word, a place, a name, “last week”"
-        value={filter.text}
+        value={written.text}
         autoComplete="off"
         autoCapitalize="none"
         autoCorrect={false}
         onChangeText={(text) => {
           setTyping(true);
-          ask({ ...filter, text });
+          ask({ ...written, text });
         }}
         onSubmitEditing={() => {
           setTyping(false);
           noteAsked(filter);
         }}
         right={
-          filter.text !== '' ? (
+          written.text !== '' ? (
             <TextInput.Icon
               icon="close"
               accessibilityLabel="Clear the words"
-              onPress={() => ask({ ...filter, text: '', textIn: [] })}
+              onPress={() => ask({ ...written, text: '', textIn: [] })}
             />
           ) : undefined
         }
@@ -129,7 +132,7 @@ export function FindScreen() {
           <Results
             found={found}
             setting={{ wording, today, onOpen: open }}
-            onCorrect={(text) => ask({ ...filter, text })}
+            onAsTyped={() => ask({ ...filter, text: asQuoted(filter.text) })}
           />
         </>
       )}

@@ -15,7 +15,8 @@ import { ResultLine } from './ResultLine';
 interface Props {
   found: Found;
   setting: LineSetting;
-  onCorrect(text: string): void;
+  /** Asks for the words as they were typed, and for none that are like them. */
+  onAsTyped(): void;
 }
 
 function Group({
@@ -71,7 +72,7 @@ function walk(event: KeyboardEvent<HTMLElement>): void {
 }
 
 /** What was found: what comes, then what is over. */
-export function Results({ found, setting, onCorrect }: Props) {
+export function Results({ found, setting, onAsTyped }: Props) {
   const list = useRef<HTMLDivElement>(null);
   useSelecting(list);
   const { coming, over, comingTotal, overTotal, corrected } = found;
@@ -83,11 +84,14 @@ export function Results({ found, setting, onCorrect }: Props) {
           <Text>
             Nothing that you have fits. Try fewer words, or take a part of the question away.
           </Text>
-          {corrected !== null && (
-            <Button mode="outlined" onPress={() => onCorrect(corrected)}>
-              {`Ask for “${corrected}” instead`}
-            </Button>
-          )}
+        </View>
+      )}
+      {!isNothing && corrected !== null && (
+        <View style={styles.nothing}>
+          <Text role="status">{`Showing results for “${corrected}”.`}</Text>
+          <Button compact onPress={onAsTyped}>
+            Search for what I typed
+          </Button>
         </View>
       )}
       <div ref={list} role="region" aria-label="Results" className="found-list" onKeyDown={walk}>

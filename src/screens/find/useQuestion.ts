@@ -1,8 +1,9 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { meantFilter } from '@/core/find/meant';
 import type { Filter } from '@/core/model/filter';
 import { readFilter, writeFilter } from '@/core/query/filterAddress';
-import { useCurrentFilter } from '@/features/query/useCurrentFilter';
+import { useCurrentFilter, useDayContext } from '@/features/query/useCurrentFilter';
 
 /**
  * The question that is asked. It stands in the address too, so that it can be sent and gone back to;
@@ -27,4 +28,10 @@ export function useQuestion(): [Filter, (filter: Filter) => void] {
   }
 
   return [useCurrentFilter(asked.filter), ask];
+}
+
+/** A question as its words mean it: days that they name are days. */
+export function useMeantFilter(filter: Filter): Filter {
+  const context = useDayContext();
+  return useMemo(() => meantFilter(filter, context), [filter, context]);
 }
