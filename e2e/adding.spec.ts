@@ -1,4 +1,5 @@
 import {
+  goTo,
   bar,
   boxOf,
   expect,
@@ -44,6 +45,30 @@ test('typed lines', { tag: '@wide' }, async ({ page }) => {
     await page.keyboard.press('Enter');
     await bar(page, 'Lamp check').click();
     await expect(panel(page, 'Lamp check').getByText('Reminder 20 min before')).toBeVisible();
+    await page.keyboard.press('Escape');
+  });
+  await test.step('what a line leaves out, and what it says of who sees it', async () => {
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await typeLine(page, 'Glue class every Wed 16:00 except 9 Dec, private notes: bring the jar');
+    const card = panel(page, 'Add an event');
+    await expect(
+      card.getByRole('button', { name: /^Repeats: Every Wednesday · without Wed,? 9 Dec/ }),
+    ).toBeVisible();
+    await expect(card.getByText('private · notes: bring the jar')).toBeVisible();
+    await card.getByRole('textbox', { name: 'What, when, where' }).fill('Glue class twice a week');
+    await expect(
+      card.getByText('“twice a week” is not understood. It stays in the title.'),
+    ).toBeVisible();
+  });
+  await test.step('a line that says so becomes a task', async () => {
+    const card = panel(page, 'Add an event');
+    await card
+      .getByRole('textbox', { name: 'What, when, where' })
+      .fill('task: order lamp oil by Fri');
+    await expect(card.getByText(/^A task: .*27 Nov/)).toBeVisible();
+    await card.getByRole('button', { name: 'Keep the task' }).click();
+    await goTo(page, 'Tasks');
+    await expect(page.getByRole('listitem', { name: 'order lamp oil' })).toBeVisible();
   });
 });
 

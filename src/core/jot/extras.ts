@@ -6,10 +6,12 @@ import type { Meaning, Reading } from './meanings';
 import type { Rule } from './rule';
 import { rule } from './rule';
 import type { JotText } from './text';
+import { MONTH, WEEKDAY } from './vocabulary';
 
 /** What a line says of how an event is met: the way there, how much it matters, whether it may be disturbed. */
 
 const WEIGHT = 15;
+const TIMELY = `(?:on\\s+|by\\s+)?(?:the\\s+)?(?:${WEEKDAY}|${MONTH}|today|tomorrow|next|end|\\d)`;
 const THERE = '(?:to\\s+get\\s+there|to\\s+go\\s+there|travel(?:ling)?\\s+before|there)';
 const BACK = '(?:to\\s+get\\s+(?:back|home)|travel(?:ling)?\\s+after|back)';
 
@@ -31,21 +33,27 @@ const STANDING: readonly [source: string, meaning: Meaning][] = [
   ['busy', { kind: 'availability', availability: 'busy' }],
 ];
 
+/** What may follow such a word: an end, a sign, or notes. */
+const GOES_NO_FURTHER = '\\s*(?:$|[,;.)]|notes?\\s*:)';
+
 /** "private: dentist", "dentist, private", "shown as free", "(tentative)". */
 const STANDING_RULES: readonly Rule[] = STANDING.flatMap(([source, meaning]) => [
   rule(`^(?:${source})\\s*:`, WEIGHT, () => meaning),
-  rule(`,\\s*(?:and\\s+)?(?:${source})(?=\\s*(?:$|[,;.)]))`, WEIGHT, () => meaning),
+  rule(`,\\s*(?:and\\s+)?(?:${source})(?=${GOES_NO_FURTHER})`, WEIGHT, () => meaning),
   rule(`\\((?:${source})\\)`, WEIGHT, () => meaning),
   rule(
     `(?:,\\s*)?(?:(?:show(?:n|s|ing)?|mark(?:ed)?|set|count(?:s|ed)?)\\s+(?:me\\s+|it\\s+)?)(?:as\\s+)?(?:${source})`,
     WEIGHT,
     () => meaning,
   ),
-  rule(`as\\s+(?:${source})(?=\\s*(?:$|[,;.)]))`, WEIGHT, () => meaning),
+  rule(`as\\s+(?:${source})(?=${GOES_NO_FURTHER})`, WEIGHT, () => meaning),
   // Alone they are as often words of a title: "sugar free".
   ...(/free|away|busy/.test(source)
     ? []
-    : [rule(`(?:${source})(?=\\s*$)`, 5, () => meaning), rule(`^(?:${source})`, 5, () => meaning)]),
+    : [
+        rule(`(?:${source})(?=\\s*(?:$|,?\\s*notes?\\s*:))`, 5, () => meaning),
+        rule(`^(?:${source})`, 5, () => meaning),
+      ]),
 ]);
 
 const NOTES = /(?:^|[\s,;.(])notes?\s*:\s+/gu;
@@ -92,6 +100,8 @@ export const EXTRA_RULES: readonly Rule[] = [
   })),
   rule('(?:,\\s*)?do\\s+not\\s+disturb(?:\\s+me)?', WEIGHT, () => ({ kind: 'quiet' })),
   ...STANDING_RULES,
+  rule('^(?:task|to-?\\s?do)\\s*:', WEIGHT, () => ({ kind: 'task', isSure: true })),
+  rule(`(?:^|(?<=[\\s,]))due(?=:?\\s+${TIMELY})`, WEIGHT, () => ({ kind: 'task', isSure: false })),
 ];
 
 /** The fields of an event that a line's extras set. */

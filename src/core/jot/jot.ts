@@ -65,6 +65,8 @@ export interface Jot {
   reminders: CalendarEvent['reminders'];
   /** What it says of the way there, how much it matters, and whether it may be disturbed. */
   extras: Extras;
+  /** Whether it is a task and no event: "task: …" says so, "due Friday" may. */
+  task: 'said' | 'maybe' | null;
   /** Which words said what, in order; for showing how the line was read. */
   parts: JotPart[];
 }
@@ -93,6 +95,7 @@ const PART_KINDS: Readonly<Record<Meaning['kind'], JotPartKind>> = {
   availability: 'extra',
   private: 'extra',
   notes: 'extra',
+  task: 'extra',
 };
 
 const NOON = 12 * 60;
@@ -412,6 +415,7 @@ function jotOf(
       dated,
     ),
     extras: extrasOf(readings.map(({ meaning }) => meaning)),
+    task: said.task ? (said.task.isSure ? 'said' : 'maybe') : null,
     alsoAt: alsoAt(when.day, dated),
     exceptDays: (said.except?.days ?? []).map(formatDate),
     ...dated,

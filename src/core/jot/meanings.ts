@@ -92,7 +92,9 @@ export type Meaning =
   | { kind: 'quiet' }
   | { kind: 'availability'; availability: Availability }
   | { kind: 'private' }
-  | { kind: 'notes'; notes: string };
+  | { kind: 'notes'; notes: string }
+  /** It is something to be done, and by when. */
+  | { kind: 'task'; isSure: boolean };
 
 /** What a line can say once only. */
 type Slot =
@@ -133,6 +135,7 @@ const SLOTS: Readonly<Record<Meaning['kind'], readonly Slot[]>> = {
   availability: ['availability'],
   private: [],
   notes: [],
+  task: [],
   link: ['link'],
 };
 const BITS: Readonly<Record<Slot, number>> = {

@@ -21,7 +21,7 @@ export function withoutParts(line: string, parts: readonly { from: number; to: n
       .replaceAll(TAKEN_WITH_SIGNS, ' ')
       .replaceAll(/\s+/g, ' ')
       // What stood before a colon was taken.
-      .replaceAll(/\s+(?=[:;,](?:\s|$))/g, '')
+      .replaceAll(/(?:\s+|[,;](?=:))(?=[:;,](?:\s|$|:))/g, '')
       .replaceAll(/^[\s,;:–-]+|[\s,;:–-]+$/g, '')
   );
 }

@@ -21,6 +21,7 @@ import { TextField } from '@/ui/TextField';
 import { usePalette } from '@/ui/theme/theme';
 import { Unreadable } from '@/ui/unreadable';
 import { AddBelongings } from './AddBelongings';
+import { AsTask } from './AsTask';
 import { JotHints } from '@/features/now/JotHints';
 import { JottedLine } from './JottedLine';
 import type { Adding } from './useAdding';
@@ -41,7 +42,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
     useAdding(adding);
   const { times, place, repeat, calendar } = made;
   const { event, roomed, problem, instant, atHome, itsOwn, canKeep, report, keep } = made;
-  const { read, asLastTime, byRule } = made;
+  const { read, asLastTime, byRule, isTask } = made;
   const now = wallFromInstant(instant, clock);
   const extras = [sayExtras(event), sayStanding(jot.extras)].filter(Boolean).join(' · ');
   return (
@@ -56,7 +57,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
               All details
             </Button>
             <Button mode="contained" onPress={() => void keep()} disabled={!canKeep}>
-              Keep
+              {isTask ? 'Keep the task' : 'Keep'}
             </Button>
           </>
         }
@@ -77,26 +78,31 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
         )}
         {jot.parts.length > 0 && <JottedLine line={line} parts={jot.parts} />}
         <JotHints
-          jot={{ ...read, title: jot.title, zone: jot.zone }}
+          jot={{ ...read, ...(isTask && { guesses: [] }), title: jot.title, zone: jot.zone }}
           other={read.other}
           now={now}
           wording={wording}
           onOther={read.takeOther}
         />
+        {made.task && (
+          <AsTask task={made.task} isTask={isTask} onChoose={(isTask) => correct({ isTask })} />
+        )}
         {asLastTime && (
           <Button compact icon="history" onPress={asLastTime.take} style={styles.last}>
             {`As last time: ${asLastTime.says}`}
           </Button>
         )}
         <ByRule {...byRule} />
-        <Understood
-          icon="clock-outline"
-          name="When"
-          value={sayTimes(event, now, clock, wording)}
-          isOpen={open === 'when'}
-          onPress={() => toggle('when')}
-        />
-        {open === 'when' && (
+        {!isTask && (
+          <Understood
+            icon="clock-outline"
+            name="When"
+            value={sayTimes(event, now, clock, wording)}
+            isOpen={open === 'when'}
+            onPress={() => toggle('when')}
+          />
+        )}
+        {open === 'when' && !isTask && (
           <TimesFields
             times={times}
             preferences={preferences}
@@ -126,9 +132,11 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
         <Understood
           icon="repeat"
           name="Repeats"
-          value={[saySeries(event, instant, wording) ?? 'Once', formatNamedDays(jot, wording)]
-            .filter(Boolean)
-            .join(' · ')}
+          value={
+            [saySeries(event, instant, wording), formatNamedDays(jot, wording)]
+              .filter(Boolean)
+              .join(' · ') || 'Once'
+          }
           isOpen={open === 'repeat'}
           onPress={() => toggle('repeat')}
         />
@@ -163,13 +171,15 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
             {extras}
           </Text>
         )}
-        <Understood
-          icon="map-marker-outline"
-          name="Where"
-          value={place || 'No place'}
-          isOpen={open === 'where'}
-          onPress={() => toggle('where')}
-        />
+        {!isTask && (
+          <Understood
+            icon="map-marker-outline"
+            name="Where"
+            value={place || 'No place'}
+            isOpen={open === 'where'}
+            onPress={() => toggle('where')}
+          />
+        )}
         {open === 'where' && (
           <TextField
             label="Place"

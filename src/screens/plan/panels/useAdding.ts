@@ -3,6 +3,8 @@ import { useEffect, useState } from 'react';
 import { wantsRoom } from '@/core/calendars/rooms';
 import { spanOnClock } from '@/core/agenda/onClock';
 import { homeTimes, ownTimes } from '@/core/editing/bothTimes';
+import { newTask } from '@/core/model/task';
+import { taskOfJot } from '@/core/tasks/jotTask';
 import { draftOf } from '@/core/editing/drafting';
 import type { Times } from '@/core/editing/form';
 import { spanOf, timesOf, timesProblem } from '@/core/editing/form';
@@ -57,6 +59,8 @@ interface Corrections {
   categoryIds?: string[];
   reminders?: CalendarEvent['reminders'];
   hasRoom?: boolean;
+  /** Whether it is something to be done, and no event. */
+  isTask?: boolean;
   /** Whether those whom the line is with are asked. */
   hasGuests?: boolean;
 }
@@ -194,11 +198,19 @@ export function useAdding(adding: Adding) {
   /** With a room where it is to have one; without where none is to be had, which was said. */
   const roomed = async () => (hasRoom ? { ...event, room: await rooms.give() } : event);
 
+  const isTask = corrections.isTask ?? jot.task === 'said';
+  const asTask = () =>
+    newTask({ id, ...taskOfJot({ ...jot, place: '' }, draft()), notes: event.notes }, instant);
+
   async function keep() {
     if (problem || !isReadable) return;
     if (!calendar) return say(NO_CALENDAR);
     onKeeping(true);
-    const isKept = await act({ kind: 'addEvent', event: await roomed() });
+    const isKept = await act(
+      isTask
+        ? { kind: 'keepTask', before: null, task: asTask() }
+        : { kind: 'addEvent', event: await roomed() },
+    );
     onKeeping(false);
     if (!isKept) return;
     // Another line may have been begun meanwhile.
@@ -238,6 +250,9 @@ export function useAdding(adding: Adding) {
     categoryIds,
     event,
     hasRoom,
+    isTask,
+    /** The task that it would be, where the line may mean one. */
+    task: jot.task === null ? null : asTask(),
     /** Names of those whom the line is with; empty for nobody known. */
     guestNames: attendeesOf(guests, people).map(({ name }) => name),
     hasGuests,
