@@ -2,6 +2,7 @@ import { newPerson } from '../model/person';
 import { timed } from '../testing/occurrences';
 import { parseDate } from '../time/civil';
 import { busyOf, mergedBusy } from './busy';
+import { directory } from './directory';
 import { findPeople } from './findPeople';
 import { attendeesOf, guestsOf, isSamePerson, meetingTitle, roomOf } from './guests';
 import type { OpeningRun } from './openings';
@@ -9,6 +10,7 @@ import { bestFirst, dayStandings, hindranceAt, openings, runsOf } from './openin
 import { describeOffer, spreadStarts } from './describeOffer';
 import type { OpeningWording } from './sayOpenings';
 import { sayOpening, sayRun } from './sayOpenings';
+import { sharedCopy, sharedDays } from './shared';
 import { sayStanding, sayTheirTime, standingOf } from './standing';
 
 const DAY = parseDate('2026-11-24');
@@ -245,4 +247,64 @@ test('somebody is away, or may be booked; what ends before something follows is 
   expect(said({ availability: 'away' })).toBe('away until 10:30');
   expect(said({ availability: 'tentative' }, 'Visit')).toBe('maybe booked until 10:30: Visit');
   expect(said({ availability: 'free' })).toBe('clear until 10:40');
+});
+
+test('the room is the one that is asked, and none where only people are', () => {
+  const store = newPerson({ id: 'store', name: 'Upper Store', zone: UTC, kind: 'room' });
+  const all = [...people, store];
+  expect(roomOf([{ id: 'store', isRequired: false }], all)).toBe('Upper Store');
+  expect(roomOf([{ id: 'ida', isRequired: true }], all)).toBe('');
+  expect(roomOf([], all)).toBe('');
+});
+
+test('a time that ends at midnight says so, in each clock', () => {
+  const run = { first: at('22:00'), last: at('22:00'), end: at('22:00') + 2 * 3_600_000 };
+  expect(sayRun(run, { clock: UTC, wording: WORDING })).toBe('Tue 24 Nov, 22:00 – 00:00');
+  expect(
+    sayRun(
+      { ...run, last: at('22:30') },
+      { clock: UTC, wording: { locale: 'en-US', hourCycle: '12' } },
+    ),
+  ).toBe('Tue, Nov 24, anywhere in 10:00 pm – 12:00 am');
+});
+
+test('a shared day tells hours up to midnight, and no more days than are asked for', () => {
+  const late = { ...timed('Late', DAY, 1320, 1440), place: 'Pier' };
+  const over = timed('Over', DAY, 1380, 1440 + 60);
+  const days = sharedDays([late, over], { fromDay: DAY, toDay: DAY + 1 }, WORDING);
+  expect(days).toEqual([
+    {
+      name: 'Tuesday, 24 November 2026',
+      lines: [
+        { when: '22:00 – 00:00', title: 'Late', place: 'Pier' },
+        { when: '23:00 – …', title: 'Over', place: over.place },
+      ],
+    },
+  ]);
+  const next = sharedDays([over], { fromDay: DAY + 1, toDay: DAY + 3 }, WORDING);
+  expect(next.map(({ lines }) => lines[0]!.when)).toEqual(['… – 01:00']);
+});
+
+test('what a shared page tells is bounded', () => {
+  const line = { when: '9', title: 't'.repeat(1000), place: '' };
+  const copy = (lines: object[]) => ({
+    ...{ name: 'Workshop', zone: 'London', expires: null, calendar: null, freeBusy: '' },
+    days: [{ name: 'Tuesday', lines }],
+    changing: null,
+  });
+  const fits = (lines: object[]) => sharedCopy.safeParse(copy(lines)).success;
+  expect(fits([line])).toBe(true);
+  expect(fits([{ ...line, title: `${line.title}t` }])).toBe(false);
+  expect(fits(Array.from({ length: 500 }, () => line))).toBe(true);
+  expect(fits(Array.from({ length: 501 }, () => line))).toBe(false);
+});
+
+test('a directory tells of somebody what concerns others, and nothing else', () => {
+  const { workweek, ...told } = ida;
+  const [entry] = directory.parse([{ ...told, workweek, notes: 'own' }]);
+  expect(entry).toEqual({
+    ...{ id: 'ida', name: 'Ida Solberg', kind: 'person', zone: UTC, workweek },
+    ...{ address: 'ida@quay.example', ink: ida.ink, mark: ida.mark },
+    ...('calendarAddress' in ida && { calendarAddress: ida.calendarAddress }),
+  });
 });

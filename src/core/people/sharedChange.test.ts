@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { SharedField, SharedFields } from './sharedChange';
-import { mergeShared, SHARED_FIELDS, sharedChange } from './sharedChange';
+import { areWholeDays, mergeShared, SHARED_FIELDS, sharedChange } from './sharedChange';
 
 const HOURS = ['2026-11-25T09:00:00', '2026-11-25T10:00:00', '2026-11-26T14:00:00'];
 const fields = fc.record<SharedFields>({
@@ -43,4 +43,13 @@ test('a change whose end is not after its start, or that has no title or name, i
   expect(reads({ ...add, by: '' })).toBe(false);
   expect(reads({ ...add, zone: 'Nowhere/Else' })).toBe(false);
   expect(reads({ ...add, to: { ...to, start: '2026-02-30T09:00:00' } })).toBe(false);
+});
+
+test('whole days go from one midnight to a later one', () => {
+  const day = 86_400_000;
+  expect(areWholeDays(0, day)).toBe(true);
+  expect(areWholeDays(0, 0)).toBe(false);
+  expect(areWholeDays(day, 0)).toBe(false);
+  expect(areWholeDays(1000, day)).toBe(false);
+  expect(areWholeDays(0, day + 1000)).toBe(false);
 });
