@@ -11,14 +11,13 @@ export interface Wash {
 export function WashOf({
   colour,
   isClosure,
-  left,
-  width,
-}: Wash & Pick<CSSProperties, 'left' | 'width'>) {
+  ...place
+}: Wash & Pick<CSSProperties, 'left' | 'width' | 'top' | 'height'>) {
   return (
     <div
       aria-hidden
       className={isClosure ? 'sheet-wash sheet-wash-closure' : 'sheet-wash'}
-      style={{ left, width, '--wash': colour } as CSSProperties}
+      style={{ ...place, '--wash': colour } as CSSProperties}
     />
   );
 }

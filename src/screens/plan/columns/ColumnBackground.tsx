@@ -16,8 +16,8 @@ interface Props {
   field: Field;
   workweek: Workweek;
   isToday: boolean;
-  /** Of the whole-day events that take the day. */
-  washes: readonly Wash[];
+  /** Of the long events that take the day, each with the minutes that it takes. */
+  washes: readonly (Wash & { from: number; to: number })[];
 }
 
 /** A column behind its blocks: hours of work and out of work, hour lines, and the wash of what takes the day. */
@@ -48,8 +48,8 @@ export const ColumnBackground = memo(function ColumnBackground(props: Props) {
           style={{ left: 0, right: 0, top: yOf(from), height: Math.max(0, yOf(to) - yOf(from)) }}
         />
       ))}
-      {washes.map((each, i) => (
-        <WashOf key={i} width="100%" {...each} />
+      {washes.map(({ from, to, ...each }, i) => (
+        <WashOf key={i} width="100%" top={yOf(from)} height={yOf(to) - yOf(from)} {...each} />
       ))}
     </div>
   );

@@ -5,7 +5,8 @@ import { inkOf } from '@/core/colour/inkOf';
 import { layoutColumns, minuteOfY, yOfMinute } from '@/core/layout/columns';
 import type { Span } from '@/core/layout/drag';
 import { trackKey } from '@/core/layout/tracks';
-import { takesDay } from '@/core/agenda/parts';
+import type { DayNumber } from '@/core/time/units';
+import { partOn, takesDay } from '@/core/agenda/parts';
 import { hourHeight } from '@/core/view/scale';
 import { dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
 import { SHORT_DAY, sayDay, travelZone } from '@/core/time/words';
@@ -28,6 +29,10 @@ import { NowMark } from './NowMark';
 import type { Field } from './placeInColumns';
 import { dayPart, placeInColumns, placeOnDay } from './placeInColumns';
 import { TrackHeads } from './TrackHeads';
+
+const WHOLE_DAY = { from: 0, to: 24 * 60 };
+const minutesOn = (o: Occurrence, day: DayNumber) =>
+  o.wholeDay ? WHOLE_DAY : (partOn(o, day) ?? WHOLE_DAY);
 
 /** Days beside each other, time from top to bottom, with everything that hands can do on them. */
 export function Columns(props: FormProps) {
@@ -176,6 +181,7 @@ export function Columns(props: FormProps) {
                 takesDay(occurrence)
                   ? [
                       {
+                        ...minutesOn(occurrence, column.day),
                         colour: inkColours(inkFor(occurrence), palette).edge,
                         isClosure: calendarOf.get(occurrence.calendarId)?.isClosures === true,
                       },
