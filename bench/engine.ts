@@ -15,6 +15,7 @@ import { benchFinding } from './finding';
 import { benchPrinting } from './printing';
 import { median, report, worst } from './report';
 import { benchTasks } from './tasks';
+import { benchTyping } from './typing';
 
 const WEEK = { fromDay: WEEK_FROM / DAY, toDay: WEEK_FROM / DAY + 7, zone: 'Europe/London' };
 
@@ -79,6 +80,7 @@ export async function benchEngine(events: readonly CalendarEvent[]): Promise<voi
   await benchPrinting(engine);
   await benchFinding(engine, events);
   await benchTasks(engine, events);
+  benchTyping();
 }
 
 export const fileOf = (events: readonly CalendarEvent[]) =>

@@ -126,6 +126,7 @@ export function ensureBuilt({ force = false } = {}) {
   must('Keeping the app for use offline', process.execPath, ['scripts/offline.mjs'], {
     quiet: true,
   });
+  must('Compressing the app', process.execPath, ['scripts/compress.mjs'], { quiet: true });
   writeFileSync(stamp, sources);
 }
 

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Express, NextFunction, Request, Response } from 'express';
 import express from 'express';
+import expressStaticGzip from 'express-static-gzip';
 import { DAY } from '../src/core/time/civil';
 import { feeds } from './feeds';
 import { Lent, lentPages } from './lent';
@@ -104,7 +105,15 @@ export function createApp(
   app.use(rooms());
   app.use(shares(store));
   // Names under these hold a hash of what is in them, so that they can be kept for good.
-  app.use('/_expo', express.static(path.join(folder, '_expo'), { immutable: true, maxAge: '1y' }));
+  // They lie there compressed as well: see scripts/compress.mjs.
+  app.use(
+    '/_expo',
+    expressStaticGzip(path.join(folder, '_expo'), {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      serveStatic: { immutable: true, maxAge: '1y' },
+    }),
+  );
   app.use('/fonts', express.static(path.join(folder, 'fonts'), { maxAge: '30d' }));
   const sendPage = (_request: Request, response: Response) =>
     response.set('Cache-Control', 'no-cache').type('html').send(page);

@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
 import type { Server } from 'node:http';
 import { get } from 'node:http';
 import { createApp } from './app';
@@ -17,6 +18,8 @@ writeFileSync(
   '<meta name="orderly-week-store" content="own" /><p>app</p>',
 );
 writeFileSync(path.join(folder, '_expo', 'entry-1.js'), '1');
+writeFileSync(path.join(folder, '_expo', 'entry-2.js'), '2');
+writeFileSync(path.join(folder, '_expo', 'entry-2.js.br'), brotliCompressSync('2'));
 
 const open: Server[] = [];
 let store: Store;
@@ -51,6 +54,11 @@ test('only the app’s own origin may run, and hashed files are kept for good', 
   expect(policy).not.toMatch(/https?:|\*|unsafe-eval/);
   expect(page.headers.get('x-content-type-options')).toBe('nosniff');
   expect((await get('/_expo/entry-1.js')).headers.get('cache-control')).toContain('immutable');
+  // Sent as it was compressed when it was built, to who takes it so.
+  const sent = await get('/_expo/entry-2.js', { headers: { 'accept-encoding': 'br, gzip' } });
+  expect(sent.headers.get('content-encoding')).toBe('br');
+  expect(sent.headers.get('cache-control')).toContain('immutable');
+  expect(await sent.text()).toBe('2');
 });
 
 test('a file that is not there is not answered with the page', async () => {

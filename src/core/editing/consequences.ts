@@ -1,5 +1,6 @@
 import { clashesWith } from '../agenda/clashes';
 import type { Occurrence } from '../agenda/occurrence';
+import { quotedTitle } from '../model/titleOf';
 import type { Workweek } from '../model/others';
 import { workdayOf } from '../model/workweek';
 import { DAY, dayOfWall, MINUTE } from '../time/civil';
@@ -24,8 +25,6 @@ export const withTravel = (span: PlannedSpan): PlannedSpan => ({
   startMs: span.startMs - (span.travelBefore ?? 0) * MINUTE,
   endMs: span.endMs + (span.travelAfter ?? 0) * MINUTE,
 });
-
-const named = ({ title }: Occurrence) => `“${title || 'Untitled'}”`;
 
 /** What is odd about the hours of a span, in words; null when nothing is. */
 export function hoursProblem(span: PlannedSpan, workweek: Workweek): string | null {
@@ -66,11 +65,11 @@ export function consequencesOf(
   const said: string[] = [];
   const clashes =
     span.isBooked && !span.wholeDay ? clashesWith(around, withTravel(span), ownEventId) : [];
-  if (clashes.length === 1) said.push(`Overlaps ${named(clashes[0]!)}`);
+  if (clashes.length === 1) said.push(`Overlaps ${quotedTitle(clashes[0]!)}`);
   if (clashes.length > 1)
-    said.push(`Overlaps ${named(clashes[0]!)} and ${clashes.length - 1} more`);
+    said.push(`Overlaps ${quotedTitle(clashes[0]!)} and ${clashes.length - 1} more`);
   const [blocking] = blockingDays(span, around, ownEventId);
-  if (blocking) said.push(`${named(blocking)} lasts all that day`);
+  if (blocking) said.push(`${quotedTitle(blocking)} lasts all that day`);
   const hours = hoursProblem(span, workweek);
   if (hours) said.push(hours);
   return said;

@@ -94,3 +94,9 @@ test('an index that was edited finds what a new one finds', () => {
     }),
   );
 });
+
+test('spellings with two dots and with two letters find each other', () => {
+  const index = indexOf(event('a', { title: 'Söhne' }), event('b', { title: 'Soehne' }));
+  expect(texts(index, 'soehne').sort()).toEqual(['title: Soehne ×1', 'title: Söhne ×1']);
+  expect(texts(index, 'söhne')).toContain('title: Söhne ×1');
+});

@@ -1,7 +1,7 @@
 import MiniSearch from 'minisearch';
 import type { CalendarEvent } from '../model/event';
 import type { TextField } from '../model/filter';
-import { fold } from '../query/fold';
+import { fold, foldAsTwo } from '../query/fold';
 import { isNear } from '../query/near';
 import { wordsOf } from '../query/words';
 
@@ -74,7 +74,9 @@ export class TextIndex {
     idField: 'key',
     fields: ['text'],
     tokenize: splitWords,
-    processTerm: (term) => fold(term) || null,
+    // “Söhne” is found by “sohne” and by “soehne”.
+    processTerm: (term) => [...new Set([fold(term), foldAsTwo(term)])].filter(Boolean),
+    searchOptions: { processTerm: (term) => fold(term) || null },
   });
   private readonly entries = new Map<string, Entry>();
   private readonly byKey = new Map<number, Entry>();
@@ -126,7 +128,13 @@ export class TextIndex {
   }
 
   private ranked(text: string) {
-    const words = wordsOf(text).flatMap(splitWords);
+    const plain = this.rankedBy(wordsOf(text).flatMap(splitWords));
+    const asTwo = wordsOf(text, foldAsTwo).flatMap(splitWords);
+    if (plain.length || asTwo.join(' ') === fold(text)) return plain;
+    return this.rankedBy(asTwo);
+  }
+
+  private rankedBy(words: readonly string[]) {
     return this.search.search(words.join(' '), {
       combineWith: 'AND',
       prefix: true,

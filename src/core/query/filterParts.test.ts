@@ -248,3 +248,30 @@ test('a question goes into an address and comes back; one that was cut asks for 
   expect(readFilter('{"kinds":["nonsense"]}')).toEqual(EMPTY_FILTER);
   expect(readFilter('7')).toEqual(EMPTY_FILTER);
 });
+
+test.each([
+  ['Söhne', 'soehne', true],
+  ['Söhne', 'Söhne', true],
+  ['Söhne', 'sohne', true],
+  ['Soehne', 'söhne', true],
+  ['Øst', 'oest', true],
+  ['Sohne', 'soehne', false],
+  ['blue lamp', 'blue', true],
+  ['blur', 'blue', false],
+])('“%s” is found by “%s”: %s', (title, text, isFound) => {
+  const one = timed(title, TODAY, 540, 600);
+  const whole = of(event({ title }));
+  expect(passes(one, whole, { filter: { ...EMPTY_FILTER, text }, now: 0 })).toBe(isFound);
+});
+
+test('a phrase goes on over blanks and line breaks', () => {
+  const notes = 'Bring the  brass\nwire';
+  const one = timed('Lamp', TODAY, 540, 600);
+  const found = (text: string) =>
+    passes(one, of(event({ title: 'Lamp', notes })), { filter: { ...EMPTY_FILTER, text }, now: 0 });
+  expect([found('"brass wire"'), found('"the brass"'), found('"wire brass"')]).toEqual([
+    true,
+    true,
+    false,
+  ]);
+});

@@ -10,7 +10,7 @@ import type { Category } from '../model/others';
 import type { CalendarReminders } from '../reminders/following';
 import { calendarReminders } from '../reminders/following';
 import { DAY, parseDate } from '../time/civil';
-import { fold } from './fold';
+import { fold, foldAsTwo } from './fold';
 import { wordsOf } from './words';
 
 /** The name of the date of a subject that is a series as a whole. */
@@ -82,23 +82,41 @@ function foldedIn(field: TextField, whole: Whole): string {
   if (field === 'calendar' || field === 'category') return fold(textIn(field, whole));
   let known = folded.get(whole.event);
   if (!known) folded.set(whole.event, (known = {}));
-  // A phrase goes on over blanks and line breaks.
-  return (known[field] ??= fold(textIn(field, whole)).replaceAll(/\s+/g, ' '));
+  return (known[field] ??= flat(fold(textIn(field, whole))));
 }
+
+/** A phrase goes on over blanks and line breaks. */
+const flat = (text: string) => text.replaceAll(/\s+/g, ' ');
+
+/** Letters that are written for one with two dots over it. */
+const TWO_FOR_ONE = /ae|oe|ue|aa/;
+const WITH_DOTS = /[äöüøå]/i;
 
 /** Where words are looked for when nothing else is said: labels are asked for by their own parts. */
 const USUAL_FIELDS: readonly TextField[] = ['title', 'place', 'notes', 'people', 'file', 'agenda'];
 
 function hasWords(subject: Subject, whole: Whole, { text, textIn: fields }: Filter): boolean {
   const words = wordsOf(text);
+  const asTwo = wordsOf(text, foldAsTwo);
   const looked = fields.length ? fields : USUAL_FIELDS;
   const { event } = whole;
-  const texts = looked.map((field) => {
-    // A date may have a title or a place of its own.
-    const isOwn = (field === 'title' || field === 'place') && subject[field] !== event[field];
-    return isOwn ? fold(subject[field]) : foldedIn(field, whole);
-  });
-  return words.every((word) => texts.some((said) => said.includes(word)));
+  // A date may have a title or a place of its own.
+  const isOwn = (field: TextField): field is 'title' | 'place' =>
+    (field === 'title' || field === 'place') && subject[field] !== event[field];
+  const texts = looked.map((field) =>
+    isOwn(field) ? flat(fold(subject[field])) : foldedIn(field, whole),
+  );
+  // “Soehne” is looked for in what is written “Söhne”, and the other way round.
+  const isSpelled = (word: string) =>
+    TWO_FOR_ONE.test(word) &&
+    looked.some((field) => {
+      const raw = isOwn(field) ? subject[field] : textIn(field, whole);
+      return WITH_DOTS.test(raw) && flat(foldAsTwo(raw)).includes(word);
+    });
+  return words.every(
+    (word, i) =>
+      texts.some((said) => said.includes(word) || said.includes(asTwo[i]!)) || isSpelled(word),
+  );
 }
 
 function isKind(subject: Subject, { event, calendar }: Whole, kind: FilterKind): boolean {

@@ -16,6 +16,9 @@ const STROKED: Readonly<Record<string, string>> = {
   '”': '"',
 };
 
+/** Letters that people write as two where they have no key for them. */
+const AS_TWO: Readonly<Record<string, string>> = { ä: 'ae', ö: 'oe', ü: 'ue', ø: 'oe', å: 'aa' };
+
 const PLAIN = /^[\x20-\x7e\n]*$/;
 
 /** A text as it is compared when people look for it: without case, accents and curled quotes. */
@@ -26,6 +29,13 @@ export function fold(text: string): string {
     .normalize('NFD')
     .replaceAll(MARKS, '')
     .replaceAll(/[øđłßæœðþı’‘“”]/g, (letter) => STROKED[letter]!);
+}
+
+/** The same with those letters as two, so that “Söhne” and “Soehne” are alike. */
+export function foldAsTwo(text: string): string {
+  const lower = text.toLowerCase();
+  if (PLAIN.test(lower)) return lower;
+  return fold(lower.normalize('NFC').replaceAll(/[äöüøå]/g, (letter) => AS_TWO[letter]!));
 }
 
 /** A folded text, with the place in the text itself at which each of its characters stands, and its end. */

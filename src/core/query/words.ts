@@ -1,10 +1,10 @@
 import { fold, foldPlaced } from './fold';
 
 /** What is looked for as it was typed: words, and phrases in quotes, each folded; all of them are meant. */
-export function wordsOf(text: string): string[] {
+export function wordsOf(text: string, folded: (text: string) => string = fold): string[] {
   const words: string[] = [];
   // A quote that is not closed goes on to the end.
-  for (const [, phrase, word] of fold(text).matchAll(/"([^"]*)"?|([^\s"]+)/g)) {
+  for (const [, phrase, word] of folded(text).matchAll(/"([^"]*)"?|([^\s"]+)/g)) {
     const said = (phrase ?? word ?? '').trim().replaceAll(/\s+/g, ' ');
     if (said) words.push(said);
   }

@@ -11,6 +11,7 @@ import { formatNamedDays } from '@/core/jot/sayNamed';
 import { sayReminders } from '@/core/reminders/words';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Calendar } from '@/core/model/calendar';
+import { quotedTitle } from '@/core/model/titleOf';
 import type { DayNumber } from '@/core/time/units';
 import { wallFromInstant } from '@/core/time/zones';
 import { useDo } from '@/data/commands';
@@ -102,7 +103,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
       {isGood && (
         <Text role="status" variant="bodySmall" style={{ color: palette.dim }}>
           {[
-            `“${jot.title || 'Untitled'}”`,
+            quotedTitle(jot),
             sayTimes(made(instant), wallFromInstant(instant, clock), clock, wording),
             isGood ? saySeries(made(instant), instant, wording) : null,
             formatNamedDays(jot, wording),

@@ -5,6 +5,7 @@ import { Text } from 'react-native-paper';
 import { calendarForNew } from '@/core/calendars/showing';
 import { draftOf } from '@/core/editing/drafting';
 import { newTask } from '@/core/model/task';
+import { quotedTitle } from '@/core/model/titleOf';
 import { asEventLine, taskOfJot } from '@/core/tasks/jotTask';
 import { sayTask } from '@/core/tasks/sayTask';
 import { dayOfWall } from '@/core/time/civil';
@@ -99,7 +100,7 @@ export function AddTask({ of }: Props) {
           />
           <Text role="status" variant="bodySmall" style={{ color: palette.dim }}>
             {[
-              `“${understood.title || 'Untitled'}”`,
+              quotedTitle(understood),
               sayTask(understood, taskWording) || 'without a day',
               calendar?.name,
               ...labels.map(({ name }) => name),
