@@ -67,7 +67,7 @@ function allReadings(text: JotText, context: JotContext): { all: Reading[]; loos
     ...times,
     ...parts,
     ...bare,
-    ...stretches(text, [...days, ...times], context),
+    ...stretches(text, [...days, ...times, ...parts], context),
     ...untilReadings(text, [...days, ...feasts]),
     ...exceptReadings(text, [...days, ...feasts]),
     ...find(BESIDES),

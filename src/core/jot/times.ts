@@ -36,6 +36,8 @@ function isSaid([, sign, , glued, half, short]: readonly (string | undefined)[])
 /** Figures that are rather a number or a year than an hour with its minutes: "2026", "1984", "103". */
 const isCounted = (hour: string, minute: string | undefined) =>
   minute !== undefined && (Number(minute) % 5 > 0 || /^(?:19|20)$/.test(hour));
+/** From this hour on, "9h" beside a day is the hour and no length. */
+const EARLIEST_H = 7;
 const LONGEST_GLUED = 12 * HOUR;
 const lasting = (meaning: Meaning) =>
   meaning.kind === 'time' && meaning.time?.to ? meaning.time.to - meaning.time.from : 0;
@@ -90,6 +92,8 @@ export const BARE_RULES: readonly Rule[] = [
     // "0" and "24" are no hours that anybody types alone.
     return time && time.minute >= HOUR ? single(time) : null;
   }),
+  // "04.12. 9h" is an hour, "2h" a length.
+  rule('(\\d{1,2})h', 7, ([hour]) => (Number(hour) >= EARLIEST_H ? single(typed([hour])) : null)),
   // "930-11", "2-230pm".
   rule(
     `(?:(?:from|at)\\s+|@\\s*)?${GLUED}${TO}${GLUED}${NOT_COUNTED}`,
@@ -112,10 +116,12 @@ const NUMBERED =
 /** From a bare hour to another at an end of the line, which has a time nowhere else: "retro 4-5". */
 function isAtAnEnd({ text, starts }: JotText, { from, to, meaning }: Reading): boolean {
   if (meaning.kind !== 'time' || !meaning.time?.to) return false;
-  // At the beginning, only over noon: "2-4 samples" counts.
   const isOverNoon = meaning.time.from < NOON && meaning.time.to > NOON;
   const isGlued = /\d{3}/.test(text.slice(from, to));
-  if (from === starts[0]) return (isOverNoon || isGlued) && /^\s+\p{L}/u.test(text.slice(to));
+  // "2-4 samples" counts.
+  const isPlural = /^\s+\p{L}+s(?!\p{L})/u.test(text.slice(to));
+  if (from === starts[0])
+    return (isOverNoon || isGlued || !isPlural) && /^\s+\p{L}/u.test(text.slice(to));
   return !text.slice(to).trim() && /\p{L}{2,}\s+$/u.test(text.slice(0, from));
 }
 
@@ -152,9 +158,9 @@ export function bareTimes(
     return i;
   };
   return readingsOf(text, BARE_RULES, context).flatMap((reading) => {
+    if (ends.has(skipBlanks(reading.from, -1))) return [reading];
     if (NUMBERED.test(text.text.slice(Math.max(0, reading.from - LONGEST_WORD), reading.from)))
       return [];
-    if (ends.has(skipBlanks(reading.from, -1))) return [reading];
     const isBefore = begins.has(skipBlanks(reading.to, 1));
     if (isBefore) return [{ ...reading, weight: reading.weight - 2 }];
     return isAtAnEnd(text, reading) ? [{ ...reading, weight: 3 }] : [];
@@ -164,6 +170,15 @@ export function bareTimes(
 const BLANK = /[\s,]*/y;
 const JOIN = /\s*(?:-|to\b|until\b|till\b)\s*/y;
 const LIST = /\s*(?:,(?:\s*and\b)?|and\b|&)\s*/y;
+
+const MIDDAYS: Readonly<Record<string, number>> = { noon: NOON, midnight: 2 * NOON };
+
+/** A time without an end, also "noon"; null where words say none. */
+function pointIn({ meaning }: Reading): TimeMeant | null {
+  if (meaning.kind === 'time') return meaning.time?.to === null ? meaning.time : null;
+  const minute = meaning.kind === 'partOfDay' ? MIDDAYS[meaning.part] : undefined;
+  return minute === undefined ? null : { from: minute, to: null, isOpen: false };
+}
 
 const pointOf = (
   first: { from: number },
@@ -179,11 +194,10 @@ export function stretches(
   context: JotContext,
 ): Reading[] {
   const bare = bareTimes(text, readings, context);
-  const singles = [...readings, ...bare].flatMap((reading) =>
-    reading.meaning.kind === 'time' && reading.meaning.time?.to === null
-      ? [{ ...reading, time: reading.meaning.time }]
-      : [],
-  );
+  const singles = [...readings, ...bare].flatMap((reading) => {
+    const time = pointIn(reading);
+    return time ? [{ ...reading, time }] : [];
+  });
   const days = readings.flatMap((reading) =>
     reading.meaning.kind === 'day' && reading.meaning.day.lastDay === undefined
       ? [{ ...reading, day: reading.meaning.day }]

@@ -67,7 +67,8 @@ function between(from: Typed | null, to: Typed | null): TimeMeant | null {
   else if (!from.isSure && !to.half) start = likely(from);
   if (!to.isSure && end <= start && end < NOON && start < end + NOON) end += NOON;
   if (end <= start) end += DAY;
-  return { from: start, to: end, isOpen: false };
+  const isOpen = !from.isSure && !to.isSure && start >= HOUR && start < 13 * HOUR;
+  return { from: start, to: end, isOpen };
 }
 
 export function fromTo(from: Typed | null, to: Typed | null): Meaning | null {
