@@ -143,7 +143,7 @@ const untilAsTo = (sentence: string): string =>
     );
 
 const BY_FOR =
-  /^(.*?\b(?:by|before)\s+.{2,40}?)\s+((?:for|to\s+(?:attend|join))\s+(?:the|our|your)\b.*)$/i;
+  /^(.*?\b(?:by|before)\s+.{2,40}?)\s+((?:(?:for|to\s+(?:attend|join))\s+(?:the|our|your)|whether|if|that)\b.*)$/i;
 
 /** "Answer by Monday for the supper on Friday" in what is asked by then and what it is for. */
 function parted(sentence: string): string[] {

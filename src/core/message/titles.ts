@@ -19,9 +19,12 @@ function deedIn(clause: string): string {
   const words = clause.replaceAll(/_+/g, ' ').replaceAll(/\s+/g, ' ').trim();
   const asked = (ORDER.exec(words)?.[1] ?? TITLE_AFTER.exec(words)?.[1] ?? '')
     .replace(BY_WHEN, '')
+    .replace(/\s+(?:mon|tues|wednes|thurs|fri|satur|sun)day\b.*$/i, '')
     .replace(/\s+(?:and|or|then)$/i, '')
     .replace(/[.,;!?\s]+$/, '')
     .trim();
+  const isOne = /^(?:confirm|reply|pay|register|vote|answer)$/i.test(asked);
+  if (isOne) return asked;
   return /^\p{Ll}/iu.test(asked) && asked.split(/\s+/).length >= 2 && !NO_DEED.test(asked)
     ? asked
     : '';
@@ -38,7 +41,7 @@ function alikeDeed(besides: string, sentence: string): string {
 }
 
 const GREETING =
-  /^(?:dear|hi|hello|hey|good\s+(?:morning|afternoon|evening))\b[^,.!?:]{0,40}[,.!]\s*|^(?:remember|note|fyi|fw|fwd|re|your\s+(?:ticket|booking|reservation|itinerary)|booking\s+confirmation|ticket|invitation)\s*[:,]\s*(?:that\s+)?|^(?:reminder\b\s*:?|please\s+note\b\s*[:,]?)\s*(?:that\s+)?/i;
+  /^(?:dear|hi|hello|hey|good\s+(?:morning|afternoon|evening))\b[^,.!?:]{0,40}[,.!]\s*|^(?:remember|note|fyi|fw|fwd|re|your\s+(?:ticket|booking|reservation|itinerary)|booking\s+confirmation|ticket|invitation|save\s+the\s+date|next\s+steps|payment\s+reminder)\s*[:,]\s*(?:that\s+)?|^(?:reminder\b\s*:?|please\s+note\b\s*[:,]?)\s*(?:that\s+)?/i;
 /** "Summer party: save the date!" */
 const HEADING = /^([^:,;.!?]{3,50}?)\s*[:–]\s+\S/u;
 /** "You are invited to the opening of our shop on Saturday". */
@@ -54,7 +57,9 @@ const PREDICATE =
   /\s+(?:(?:is|are)(?!\s+(?:closed|shut|open|away|out)\b)|was|were|will(?!\s+be\s+(?:closed|shut|open|away|out)\b)|has|have|had|takes?|meets?|runs?|starts?|begins?|scheduled|planned|set|must|can|could|should|shall|would|moved|moves|goes|needs?|costs?)\b.*$/i;
 const LEAD = /^(?:the|our|your|a|an|my|his|her|their|this|that|next|new)\s+/i;
 const NO_SUBJECT =
-  /^(?:(?:mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?|sun)(?:day)?\b|(?:today|tomorrow|tonight)\b|we|i|i['’]?m|i['’]?d|it|they|you|he|she|there|this|that|these|those|let['’]?s|lets|shall|please|could|would|can|will|do|does|is|are|am|how|what|when|where|who|if|as|so|yes|no|ok|okay|thanks|sounds|see|at|on|in|by|from|until|maybe|perhaps|who|anything|any|then|und|am|save)\b/i;
+  /^(?:(?:mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?|sun)(?:day)?\b|(?:today|tomorrow|tonight)\b|we|i|i['’]?m|i['’]?d|it|they|you|he|she|there|this|that|these|those|let['’]?s|lets|shall|please|could|would|can|will|do|does|is|are|am|how|what|when|where|who|if|as|so|yes|no|ok|okay|thanks|sounds|see|at|on|in|by|from|until|maybe|perhaps|who|sorry|whether|anything|any|then|und|am|save)\b/i;
+const OF_A_DAY =
+  /\s+(?:on|at|from|in|for|of)\s+(?:the\s+)?(?:\d|mon|tues?|wed|thu|fri|sat|sun|next|this).*$/i;
 const MOST_WORDS = 7;
 /** Words that lead to what was taken, and are nothing by themselves. */
 const LOOSE_END =
@@ -77,20 +82,23 @@ const tidied = (text: string) => {
 function topicOf(sentence: string): string {
   const said = sentence.replace(LOOSE_START, '').replace(GREETING, '').trim();
   const [, heading] = HEADING.exec(said) ?? [];
-  if (heading && !NO_HEADING.test(heading)) return tidied(heading);
+  if (heading && !NO_HEADING.test(heading))
+    return tidied(heading.replace(PREDICATE, '').replace(LEAD, ''));
   const [, asked] = INVITED.exec(said) ?? [];
   if (asked) return tidied(asked);
   const [, before] = BEFORE_WHEN.exec(said) ?? [];
   if (before && !NO_SUBJECT.test(before) && !PREDICATE.test(before) && !NO_HEADING.test(before))
-    return tidied(before.replace(LEAD, ''));
+    return tidied(
+      before
+        .replace(OF_A_DAY, '')
+        .replace(/^agenda\s+(?:for|of)\s+/i, '')
+        .replace(LEAD, ''),
+    );
   if (!PREDICATE.test(said) || NO_SUBJECT.test(said)) return '';
   const subject = said
     .replace(PREDICATE, '')
     .replace(/,.*$/, '')
-    .replace(
-      /\s+(?:on|at|from|in|for|of)\s+(?:the\s+)?(?:\d|mon|tues?|wed|thu|fri|sat|sun|next|this).*$/i,
-      '',
-    )
+    .replace(OF_A_DAY, '')
     .replace(LEAD, '');
   const words = tidied(subject);
   return words && words.split(' ').length <= MOST_WORDS && !/\d[.:]\d/.test(words) ? words : '';

@@ -30,7 +30,7 @@ export const PAST =
 export const COMING =
   /\b(?:will|shall|can|could|would|let[’']s|please|is\s+(?:moved|set|planned|on)|are|meet|see\s+you|moved?|new\s+(?:date|time)|works?|suits?|fine|free|available|come|coming|visit|call\s+(?:you|me)|now|next|it\s+is|has\s+been|have\s+been)\b/i;
 export const USUAL_HOURS =
-  /\b(?:opening\s+hours|office\s+hours|\bopens?\b.*\bmon(?:day)?\s*(?:-|to)|we\s+are\s+open|open\s+(?:from|daily|mon)|hours:|part-?time|working\s+days\s+are|phone\s+hours|valid\s+(?:until|till|to))\b/i;
+  /\b(?:opening\s+hours|office\s+hours|\bopens?\b.*\bmon(?:day)?\s*(?:-|to)|we\s+are\s+open|(?:is|are)\s+open\b[^.]*\b(?:weekdays|daily|every\s+day|mon)|open\s+(?:from|daily|mon)|hours:|part-?time|working\s+days\s+are|phone\s+hours|valid\s+(?:until|till|to))\b/i;
 export const AGREES =
   /\b(?:yes|yep|ok|okay|agreed|works|that\s+suits|suits\s+(?:me|us)|fine|perfect|great|confirmed?|see\s+you\s+then|looking\s+forward|will\s+be\s+there|count\s+me\s+in|good\s+(?:for|with)|happy\s+with|done\s+deal|sounds\s+good)\b/i;
 export const CLOCK_SAID =
