@@ -75,7 +75,9 @@ export function peopleOf(message: Message, text: string): string[] {
   );
   const name = ({ name: said, address }: Person) => said || address;
   const sender = message.from ? [name(message.from)] : [];
-  const all = [...sender, ...message.to.slice(0, MOST_GUESTS).map(name), ...named];
+  // The only one whom it goes to is who reads it.
+  const others = message.to.length > 1 ? message.to.slice(0, MOST_GUESTS) : [];
+  const all = [...sender, ...others.map(name), ...named];
   // "Ida" is the Ida Solberg who wrote it.
   return all.filter(
     (one, i) =>

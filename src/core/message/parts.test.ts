@@ -93,3 +93,21 @@ test('people are named with and without an address', () => {
   });
   expect(personOf(' ida@quay.example ')).toEqual({ name: '', address: 'ida@quay.example' });
 });
+
+test('a pasted head says who else is asked, and is no part of what it says', () => {
+  const head = [
+    'From: Rita Holm <rita@quay.example>',
+    'To: Nora Hale <nora@quay.example>; Ben Ost',
+    'Cc: ida@quay.example',
+    'Subject: Lamp review',
+  ];
+  const message = messageOfText([...head, '', 'Thursday at 14:00?'].join('\n'));
+  expect(message.to).toEqual([
+    { name: 'Nora Hale', address: 'nora@quay.example' },
+    { name: 'Ben Ost', address: '' },
+    { name: '', address: 'ida@quay.example' },
+  ]);
+  expect(passagesOf(message.text)).toEqual([
+    { text: 'Thursday at 14:00?', written: '', subject: '', isQuoted: false },
+  ]);
+});

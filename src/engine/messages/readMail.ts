@@ -41,7 +41,7 @@ export async function readMail(source: string | ArrayBuffer): Promise<Mail> {
     message: {
       subject: mail.subject ?? '',
       from: mail.from ? personOf(mail.from as Address) : null,
-      to: (mail.to ?? []).map((one) => personOf(one as Address)),
+      to: [...(mail.to ?? []), ...(mail.cc ?? [])].map((one) => personOf(one as Address)),
       sent: Number.isNaN(sent) ? null : sent,
       offset: Number.isNaN(sent) ? null : offsetOf(stamp),
       text,
