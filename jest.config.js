@@ -24,6 +24,8 @@ module.exports = {
       testMatch: ['<rootDir>/src/{ui,features,screens,data}/**/*.test.{ts,tsx}'],
       setupFilesAfterEnv: ['<rootDir>/src/ui/testing/setup.ts'],
       moduleNameMapper: MODULES,
+      // Those of the core have other names here, and would be taken for left over, which fails a run.
+      modulePathIgnorePatterns: ['<rootDir>/src/core/.*/__snapshots__'],
       // Packages that ship as modules of the newer kind.
       transformIgnorePatterns: [
         '/node_modules/(?!(.*/)?(react-native|@react-native|expo|@expo|temporal-|color|nanoid|comlink|@noble))',

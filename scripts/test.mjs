@@ -86,4 +86,6 @@ console.log(
 );
 const { expected = 0, flaky = 0, unexpected = 1 } = browser?.stats ?? {};
 console.log(`Playwright: ${expected} passed, ${unexpected + flaky} failed`);
+if (jestCode && jest?.numFailedTests === 0)
+  console.error('Jest failed without a failed test: see what it says of snapshots above.');
 process.exitCode = jestCode || browserCode ? 1 : 0;
