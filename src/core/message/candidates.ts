@@ -106,22 +106,39 @@ const placed = (place: string) => (linkIn(place) ? '' : place);
 const HOTEL = /\b(?:Hotel|Inn|Pension|Guesthouse|Hostel)(?:\s+\p{Lu}[\p{L}'’-]+){1,2}/u;
 const isRepeated = ({ repeat }: ReadJot) => repeat.pattern.kind !== 'none';
 
+/** What a passage says of all that it asks for; found once, since it may ask for many things. */
+interface Facts {
+  subject: string;
+  people: string[];
+  said: ReturnType<typeof labelled>['said'];
+  link: string;
+  /** Its first sentence. */
+  opening: string;
+  /** What one stays at. */
+  stay: string;
+}
+
+const LONGEST_OPENING = 400;
+
+const factsOf = ({ text, subject }: Passage, message: Message): Facts => ({
+  subject,
+  people: peopleOf(message, text),
+  said: labelled(text).said,
+  link: linkIn(text),
+  opening: sentencesOf(text.slice(0, LONGEST_OPENING))[0] ?? '',
+  stay: HOTEL.exec(text)?.[0] ?? 'Stay',
+});
+
 /** A candidate as it is offered. */
-function candidateOf(
-  found: Found,
-  message: Message,
-  reader: Reader,
-  { text: passage, subject: ofPassage }: Passage,
-): Candidate {
+function candidateOf(found: Found, message: Message, reader: Reader, facts: Facts): Candidate {
   const { clause, sentence, isTask, base } = found;
   const { read } = clause;
-  const people = peopleOf(message, passage);
-  const { said } = labelled(passage);
+  const { people, said, opening } = facts;
   const { start, end } =
     read.saysDay || !read.saysTime || isRepeated(read) ? read : upcoming(read, base);
   // Where one stays is what it is called by.
-  const title = said.title ?? (said.checkIn && (HOTEL.exec(passage)?.[0] ?? 'Stay'));
-  const subject = subjectOf(title ?? (ofPassage || message.subject));
+  const title = said.title ?? (said.checkIn && facts.stay);
+  const subject = subjectOf(title ?? (facts.subject || message.subject));
   return {
     kind: isTask ? 'task' : 'event',
     title: titleIn(sentence, {
@@ -129,10 +146,10 @@ function candidateOf(
       besides: read.title,
       subject,
       isTask,
-      opening: sentencesOf(passage)[0] ?? '',
+      opening,
     }),
     place: placed(said['place'] ?? placeIn(sentence, people)),
-    link: linkIn(said['link'] ?? said['place'] ?? '') || linkIn(passage),
+    link: linkIn(said['link'] ?? said['place'] ?? '') || facts.link,
     people,
     start,
     end,
@@ -274,7 +291,10 @@ export function readMessage(message: Message, reader: Reader): ReadMessage {
         }))
       : [...events.map((found) => ({ found, passage })), ...own];
   }
-  const candidates = all.map(({ found, passage }) => candidateOf(found, message, reader, passage));
+  const facts = new Map(passages.map((passage) => [passage, factsOf(passage, message)]));
+  const candidates = all.map(({ found, passage }) =>
+    candidateOf(found, message, reader, facts.get(passage)!),
+  );
   return { candidates: each(candidates, reader.zone), remarks, notes: fresh.join('\n\n') };
 }
 
