@@ -43,7 +43,7 @@ export function useDo(): Do {
   return useCallback(
     async (command, { isQuiet = false } = {}) => {
       /** Says whether a change (by its time) was kept, which the history knows once the store is open again. */
-      async function sayWhatBecame(now: EpochMs): Promise<boolean> {
+      async function reportOutcome(now: EpochMs): Promise<boolean> {
         try {
           const { done } = await (await whenOpen()).commands.changes();
           const kept = done.find(({ at }) => at === now);
@@ -72,7 +72,7 @@ export function useDo(): Do {
         if (isKept && store === 'own') void askToPersist();
         return true;
       } catch (error) {
-        if (userErrorCode(error) === 'interrupted') return sayWhatBecame(manner.now);
+        if (userErrorCode(error) === 'interrupted') return reportOutcome(manner.now);
         const isAboutStore = ['storage', 'readOnly'].includes(userErrorCode(error) ?? '');
         complain(isAboutStore ? `Not saved. ${describeError(error)}` : describeError(error));
         return false;

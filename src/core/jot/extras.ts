@@ -153,7 +153,7 @@ export function sayExtras({
 }
 
 /** What was said of how an event stands, in words; empty for nothing. */
-export function sayStanding({ availability, visibility, notes }: Standing): string {
+export function formatStanding({ availability, visibility, notes }: Standing): string {
   return [
     visibility === 'private' ? 'private' : '',
     availability ? `shown as ${availability}` : '',

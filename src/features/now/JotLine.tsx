@@ -6,8 +6,8 @@ import { calendarForNew } from '@/core/calendars/showing';
 import { wantsRoom } from '@/core/calendars/rooms';
 import { ownTimes, sayTimes } from '@/core/editing/bothTimes';
 import { draftOf } from '@/core/editing/drafting';
-import { NO_EXTRAS, sayExtras, sayStanding } from '@/core/jot/extras';
-import { formatNamedDays } from '@/core/jot/sayNamed';
+import { NO_EXTRAS, sayExtras, formatStanding } from '@/core/jot/extras';
+import { formatNamedDays } from '@/core/jot/namedDays';
 import { sayReminders } from '@/core/reminders/words';
 import { saySeries } from '@/core/editing/series/sayScopes';
 import type { Calendar } from '@/core/model/calendar';
@@ -113,7 +113,7 @@ export function JotLine({ day, calendars, preferences }: Props) {
             isGood && wantsRoom(byRule.event, onCalendar, settings) ? 'with a room link' : '',
             jot.reminders && sayReminders(jot.reminders, span, { ...wording, clock }),
             sayExtras({ ...NO_EXTRAS, ...jot.extras }),
-            sayStanding(jot.extras),
+            formatStanding(jot.extras),
           ]
             .filter(Boolean)
             .join(' · ')}

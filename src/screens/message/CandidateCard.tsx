@@ -5,7 +5,7 @@ import { onClock } from '@/core/editing/drafting';
 import { spanOf, timesOf, timesProblem } from '@/core/editing/form';
 import type { Calendar } from '@/core/model/calendar';
 import type { Candidate } from '@/core/message/candidates';
-import { sayRepeat } from '@/core/recurrence/sayRepeat';
+import { formatRepeat } from '@/core/recurrence/formatRepeat';
 import { saySpan } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import type { Preferences } from '@/data/preferences';
@@ -119,7 +119,7 @@ export function CandidateCard(props: Props) {
           <View style={styles.line}>
             <Icon name="repeat" size={18} color={palette.dim} />
             <Text style={styles.grow}>
-              {sayRepeat(one.repeat, { ...span, zone: one.zone ?? clock, workdays, wording })}
+              {formatRepeat(one.repeat, { ...span, zone: one.zone ?? clock, workdays, wording })}
             </Text>
             <Button compact onPress={() => set({ repeat: undefined })}>
               Only once

@@ -8,8 +8,8 @@ import { wallFromInstant } from '@/core/time/zones';
 import { BegunBefore } from '@/features/event/BegunBefore';
 import { Consequences } from '@/features/event/Consequences';
 import { Foresight } from '@/features/event/Foresight';
-import { sayExtras, sayStanding } from '@/core/jot/extras';
-import { formatNamedDays } from '@/core/jot/sayNamed';
+import { sayExtras, formatStanding } from '@/core/jot/extras';
+import { formatNamedDays } from '@/core/jot/namedDays';
 import { RemindersPart, sayWhose } from '@/features/reminders/RemindersPart';
 import { ByRule } from '@/features/tidy/ByRule';
 import { RepeatFields } from '@/features/event/RepeatFields';
@@ -44,7 +44,7 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
   const { event, roomed, problem, instant, atHome, itsOwn, canKeep, report, keep } = made;
   const { read, asLastTime, byRule, isTask } = made;
   const now = wallFromInstant(instant, clock);
-  const extras = [sayExtras(event), sayStanding(jot.extras)].filter(Boolean).join(' · ');
+  const extras = [sayExtras(event), formatStanding(jot.extras)].filter(Boolean).join(' · ');
   return (
     <Unreadable value={report}>
       <PanelFrame
