@@ -14,7 +14,7 @@ const bar = (page, title) => page.getByRole('button', { name: new RegExp(`^${tit
 
 async function jot(page) {
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await page.keyboard.type('Freight call Thu 14:00 for 90 min at Quay 3 in Clients');
+  await page.keyboard.type('Lens class every Wed 16:00 except 9 Dec at Quay 3, private');
 }
 
 /** The week as it will be printed. */
@@ -32,6 +32,14 @@ async function find(page) {
   await page.goto(`${URL}/find`);
   await page.getByRole('textbox', { name: 'Find', exact: true }).fill('lamp');
   await page.getByRole('region', { name: 'Suggestions' }).waitFor();
+  await page.getByRole('group', { name: 'To come' }).waitFor();
+}
+
+/** Words and days together. */
+async function findOnDays(page) {
+  await page.goto(`${URL}/find`);
+  await page.getByRole('textbox', { name: 'Find', exact: true }).fill('bench round next week');
+  await page.getByRole('button', { name: 'Dates: next week. Change' }).waitFor();
   await page.getByRole('group', { name: 'To come' }).waitFor();
 }
 
@@ -122,7 +130,7 @@ const PICTURES = [
   { name: 'add-phone', size: 'phone', open: jot },
   { name: 'print-wide', size: 'wide', open: print },
   { name: 'reminders-wide', size: 'wide', open: reminders },
-  { name: 'find-phone', size: 'phone', open: find },
+  { name: 'find-phone', size: 'phone', open: findOnDays },
   { name: 'change-wide', size: 'wide', open: change },
   { name: 'page-wide', size: 'wide', open: eventPage },
   { name: 'openings-phone', size: 'phone', open: openings },
