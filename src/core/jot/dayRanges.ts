@@ -19,7 +19,7 @@ import {
 import type { DayMeant, Meaning, Reading } from './meanings';
 import type { Groups, JotContext, Rule } from './rule';
 import { rule } from './rule';
-import { startingAt } from './joining';
+import { JOINS, LISTS, startingAt } from './joining';
 import type { JotText } from './text';
 import { AND, MONTH, WEEKDAY, weekdayNamed } from './vocabulary';
 
@@ -174,8 +174,6 @@ export const RANGE_RULES: readonly Rule[] = [
   ),
 ];
 
-const JOIN = /\s*(?:-|to|until|till|through|thru)\s*/y;
-const LIST = /\s*(?:,(?:\s*(?:and\b|&))?|and\b|&)\s*/y;
 /** What joins two days that are said apart; it tells for no more than they do. */
 const JOINED = 0.1;
 /** A list says less than "between … and …" does. */
@@ -225,12 +223,12 @@ export function daySpans({ text }: Pick<JotText, 'text'>, days: readonly Reading
           },
         ];
   return single.flatMap((first): Reading[] => {
-    const ranges = next(JOIN, first.to).flatMap((last) =>
+    const ranges = next(JOINS, first.to).flatMap((last) =>
       asReading([first, last], joined(first, last), JOINED),
     );
     const list = [first];
     const lists: Reading[] = [];
-    for (let one = best(next(LIST, first.to)); one; one = best(next(LIST, one.to))) {
+    for (let one = best(next(LISTS, first.to)); one; one = best(next(LISTS, one.to))) {
       // Weekdays in a list are of every week, or each has its own rule.
       if (one.day.weekday !== undefined || list.length === MOST_LISTED) break;
       list.push(one);

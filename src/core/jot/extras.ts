@@ -152,7 +152,7 @@ export function sayExtras({
     .join(' · ');
 }
 
-/** What was said of how an event stands, in words; empty for nothing. */
+/** What was said of how an event stands, in words: "private · shown as free"; empty for nothing. */
 export function formatStanding({ availability, visibility, notes }: Standing): string {
   return [
     visibility === 'private' ? 'private' : '',

@@ -1,3 +1,7 @@
+/** From one to another, and one after the other: what stands between days and times that go together. */
+export const JOINS = /\s*(?:-|to\b|until\b|till\b|through\b|thru\b)\s*/y;
+export const LISTS = /\s*(?:,(?:\s*(?:and\b|&))?|and\b|&)\s*/y;
+
 /**
  * What of some pieces of a text begins right behind a sign, found in a step: the sign (a sticky
  * expression) is looked for at a place, and the pieces are kept by where they begin.

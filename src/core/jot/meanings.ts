@@ -167,6 +167,12 @@ export function isSound(bits: number): boolean {
   return !has('zone') || has('time') || has('part');
 }
 
+/** Whether a stretch of the text lies outside of all readings. */
+export const isApart = (
+  { from, to }: { from: number; to: number },
+  readings: readonly Pick<Reading, 'from' | 'to'>[],
+): boolean => readings.every((one) => one.to <= from || one.from >= to);
+
 /** Words of a line (from and to in the read text) with what they may mean, and how likely that is. */
 export interface Reading {
   from: number;

@@ -2,6 +2,7 @@ import { zoneNamed } from '../time/namedZones';
 import type { Weekday } from '../time/civil';
 import { bareHour } from './times';
 import type { OpenPattern, Reading, TimeMeant } from './meanings';
+import { isApart } from './meanings';
 
 const HOUR = 60;
 const NOON = 12 * HOUR;
@@ -52,7 +53,7 @@ function otherMeaning(reading: Reading): Reading | null {
 /** A calendar that the line may name: "email to clients". */
 function withLoose(readings: readonly Reading[], loose: readonly Reading[]): Reading[] | null {
   if (readings.some(({ meaning }) => meaning.kind === 'calendar')) return null;
-  const one = loose.find(({ from, to }) => readings.every((r) => r.to <= from || r.from >= to));
+  const one = loose.find((one) => isApart(one, readings));
   return one ? [...readings, one].sort((a, b) => a.from - b.from) : null;
 }
 

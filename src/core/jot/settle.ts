@@ -1,14 +1,12 @@
 import type { Meaning, OpenPattern, Reading, TimeMeant } from './meanings';
 import { DAY, MINUTE } from '../time/civil';
 import type { JotContext } from './rule';
+import { isApart } from './meanings';
 import { NTH, nthOf, WEEKDAY, weekdayNamed } from './vocabulary';
 
 /** What words of a line mean by what stands elsewhere in it: a rhythm before the title, an evening's hour. */
 
 const NOON = 12 * 60;
-
-const isFree = (from: number, to: number, taken: readonly Reading[]) =>
-  taken.every((one) => one.to <= from || one.from >= to);
 
 const inOrder = (readings: Reading[]) => readings.sort((a, b) => a.from - b.from);
 
@@ -24,9 +22,9 @@ function withRhythm(readings: Reading[], all: readonly Reading[]): Reading[] {
   const { pattern } = repeat.meaning;
   if (pattern.kind !== 'weekly' || pattern.interval !== 1) return readings;
   for (const rhythm of all) {
-    const { meaning, from, to } = rhythm;
+    const { meaning } = rhythm;
     if (meaning.kind !== 'repeat' || meaning.pattern.kind !== 'weeklyOnStart') continue;
-    if (!isFree(from, to, readings)) continue;
+    if (!isApart(rhythm, readings)) continue;
     const merged = { ...pattern, interval: meaning.pattern.interval };
     return inOrder([
       ...withPattern(readings, repeat, merged),
@@ -50,13 +48,13 @@ function onNthWeekday(text: string, readings: Reading[]): Reading[] {
   const others = readings.filter(({ meaning }) => meaning.kind !== 'day');
   for (const { index: from, 0: said, 1: nth, 2: name } of text.matchAll(NTH_WEEKDAY)) {
     const to = from + said.length;
-    if (!isFree(from, to, others)) continue;
+    if (!isApart({ from, to }, others)) continue;
     const merged: OpenPattern = {
       ...{ kind: 'monthWeekday', interval: pattern.interval },
       ...{ nth: nthOf(nth!), weekday: weekdayNamed(name!) },
     };
-    const rest = withPattern(readings, repeat, merged).filter(
-      (one) => one.to <= from || one.from >= to,
+    const rest = withPattern(readings, repeat, merged).filter((one) =>
+      isApart(one, [{ from, to }]),
     );
     return inOrder([
       ...rest,
@@ -83,48 +81,51 @@ const inEvening = (time: TimeMeant): TimeMeant => ({
 const AS_TYPED =
   /(?<!\p{L})(?:flight|fly|train|ferry|bus|boat|departure|departs?|airport|swim|run|jog|gym|yoga|breakfast|sunrise|school)(?!\p{L})/u;
 
+/** Readings whose open hours are others by what the line is about; null leaves an hour as it is. */
+const withOpenHours = (
+  readings: Reading[],
+  change: (time: TimeMeant) => TimeMeant | null,
+): Reading[] =>
+  readings.map((one): Reading => {
+    const time = one.meaning.kind === 'time' && one.meaning.time?.isOpen ? one.meaning.time : null;
+    const changed = time && change(time);
+    return changed ? { ...one, meaning: { kind: 'time', time: changed } } : one;
+  });
+
+const saysPart = (readings: readonly Reading[]) =>
+  readings.some(({ meaning }) => meaning.kind === 'partOfDay');
+
 /** "Flight to Oslo 6:55" leaves in the morning, where "call 6:55" would be in the evening. */
 function ofMorning(text: string, readings: Reading[]): Reading[] {
-  const says = (kind: Meaning['kind']) => readings.some(({ meaning }) => meaning.kind === kind);
-  if (says('partOfDay') || !AS_TYPED.test(text)) return readings;
-  return readings.map((one): Reading => {
-    const { meaning } = one;
-    if (meaning.kind !== 'time' || !meaning.time?.isOpen) return one;
-    const from = meaning.time.from - NOON;
-    if (from < EARLIEST || meaning.time.to !== null) return one;
-    return { ...one, meaning: { kind: 'time', time: { ...meaning.time, from } } };
-  });
+  if (saysPart(readings) || !AS_TYPED.test(text)) return readings;
+  return withOpenHours(readings, (time) =>
+    time.to === null && time.from - NOON >= EARLIEST ? { ...time, from: time.from - NOON } : null,
+  );
 }
 
 /** "Concert at 8" begins in the evening, unless the line says which half of the day it means. */
 function ofEvening(text: string, readings: Reading[]): Reading[] {
-  const says = (kind: Meaning['kind']) => readings.some(({ meaning }) => meaning.kind === kind);
-  if (says('partOfDay') || !OF_THE_EVENING.test(text)) return readings;
-  return readings.map((one): Reading => {
-    const { meaning } = one;
-    if (meaning.kind !== 'time' || !meaning.time?.isOpen) return one;
-    const { from, to } = meaning.time;
-    if (from < EARLIEST || from >= NOON || (to !== null && to > NOON)) return one;
-    return { ...one, meaning: { kind: 'time', time: inEvening(meaning.time) } };
-  });
+  if (saysPart(readings) || !OF_THE_EVENING.test(text)) return readings;
+  return withOpenHours(readings, (time) =>
+    time.from >= EARLIEST && time.from < NOON && (time.to ?? 0) <= NOON ? inEvening(time) : null,
+  );
 }
+
+const SAYS_WHEN = new Set<Meaning['kind']>(['day', 'partOfDay', 'repeat', 'soon', 'stretch']);
 
 /** "At 9", said at 10:25 of no day: the evening's, which is still to come. */
 function stillToCome(
   readings: Reading[],
   { now, day, keepsPast }: Pick<JotContext, 'now' | 'day' | 'keepsPast'>,
 ): Reading[] {
-  const SAYS_WHEN = new Set(['day', 'partOfDay', 'repeat', 'soon', 'stretch']);
   const minute = (now - day * DAY) / MINUTE;
-  if (keepsPast || minute < 0 || minute >= DAY / MINUTE) return readings;
-  if (readings.some(({ meaning }) => SAYS_WHEN.has(meaning.kind))) return readings;
-  return readings.map((one): Reading => {
-    const { meaning } = one;
-    if (meaning.kind !== 'time' || !meaning.time?.isOpen || meaning.time.to !== null) return one;
-    const { from } = meaning.time;
-    if (from < EARLIEST || from >= minute || from + NOON <= minute) return one;
-    if (from + NOON > LATEST) return one;
-    return { ...one, meaning: { kind: 'time', time: inEvening(meaning.time) } };
+  const isToday = minute >= 0 && minute < DAY / MINUTE;
+  if (keepsPast || !isToday || readings.some(({ meaning }) => SAYS_WHEN.has(meaning.kind)))
+    return readings;
+  return withOpenHours(readings, (time) => {
+    const later = time.from + NOON;
+    const isOver = time.from >= EARLIEST && time.from < minute;
+    return isOver && time.to === null && later > minute && later <= LATEST ? inEvening(time) : null;
   });
 }
 

@@ -1,5 +1,6 @@
 import type { DayMeant, Meaning, Reading, TimeMeant } from './meanings';
-import { startingAt } from './joining';
+import { JOINS, LISTS, startingAt } from './joining';
+import { isApart } from './meanings';
 import type { JotContext, Rule } from './rule';
 import { LONGEST_BARE } from './around';
 import { readingsOf, rule } from './rule';
@@ -134,9 +135,8 @@ export function bareHour(text: string, readings: readonly Reading[]): Reading | 
   const found = LAST_HOUR.exec(text);
   if (!found || NUMBERED.test(text.slice(0, found.index))) return null;
   const [from, to] = [found.index, found.index + found[0].length];
-  const isTaken = readings.some((one) => one.from < to && one.to > from);
   const meaning = single(typed([found[0]]));
-  return isTaken || !meaning ? null : { from, to, weight: 0, meaning };
+  return meaning && isApart({ from, to }, readings) ? { from, to, weight: 0, meaning } : null;
 }
 
 /**
@@ -168,8 +168,6 @@ export function bareTimes(
 }
 
 const BLANK = /[\s,]*/y;
-const JOIN = /\s*(?:-|to\b|until\b|till\b)\s*/y;
-const LIST = /\s*(?:,(?:\s*and\b)?|and\b|&)\s*/y;
 
 const MIDDAYS: Readonly<Record<string, number>> = { noon: NOON, midnight: 2 * NOON };
 
@@ -218,7 +216,7 @@ export function stretches(
   return points.flatMap((first) => {
     const follow = (sign: RegExp, isList: boolean) =>
       pointsFrom(text.text, first.to, sign).map((last) => ({ last, isList }));
-    return [...follow(JOIN, false), ...follow(LIST, true)].flatMap(
+    return [...follow(JOINS, false), ...follow(LISTS, true)].flatMap(
       ({ last, isList }): Reading[] => {
         const toDay = last.day.day < first.day.day ? last.day.day + 7 : last.day.day;
         if (toDay < first.day.day) return [];

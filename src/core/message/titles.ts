@@ -1,9 +1,8 @@
 import type { Subject } from './details';
 import { NOUN, TITLE_AFTER } from './words';
+import { capital } from '../time/words';
 
 /** What something is called that a message asks for, in words that a person would give it. */
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Where what is to be done ends, and by when begins. */
 const BY_WHEN =

@@ -1,13 +1,7 @@
 import type { Reminder } from '../model/common';
 import { parseLocal } from '../time/civil';
-import {
-  capital,
-  isSameTime,
-  sayReminder,
-  sayReminders,
-  usualReminders,
-  withReminder,
-} from './words';
+import { isSameTime, sayReminder, sayReminders, usualReminders, withReminder } from './words';
+import { capital } from '../time/words';
 
 const wording = { locale: 'en-GB', hourCycle: '24', clock: 'Europe/London' } as const;
 const HOURS = { wholeDay: false, start: parseLocal('2026-11-25T09:00:00') };

@@ -101,6 +101,3 @@ export function sayReminders(
   if (!reminders.length) return 'No reminder';
   return `Reminder ${joinWords(reminders.map((one) => sayReminder(one, of, wording)))}`;
 }
-
-/** A text that begins with a capital, for a button. */
-export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -93,6 +93,16 @@ test('tasks stand together by their days, and by their calendars where a sheet p
   });
 });
 
+const GROUPED = {
+  now: Date.parse('2026-11-24T10:00:00Z'),
+  today: TODAY,
+  clock: LONDON,
+  firstWeekday: 0 as const,
+  calendarName: () => '',
+  categoryName: () => '',
+  eventTitle: () => '',
+};
+
 test('groups by day are those that lie between today, this week and the next', () => {
   const days = ['2026-11-23', '2026-11-24', '2026-11-25', '2026-11-26', '2026-11-29'].concat([
     '2026-11-30',
@@ -103,15 +113,7 @@ test('groups by day are those that lie between today, this week and the next', (
     days.map((day) => task(day.slice(5), { start: date(day) })).concat(task('none')),
     'start',
     'start',
-    {
-      now: Date.parse('2026-11-24T10:00:00Z'),
-      today: TODAY,
-      clock: LONDON,
-      firstWeekday: 0,
-      calendarName: () => '',
-      categoryName: () => '',
-      eventTitle: () => '',
-    },
+    GROUPED,
   );
   expect(groups.map(({ name, tasks }) => [name, tasks.map(({ title }) => title)])).toEqual([
     ['Before today', ['11-23']],
@@ -178,15 +180,7 @@ test('groups stand in the order of their days, whatever the order of their tasks
     [task('b', { due: date('2026-11-26') }), task('a', { due: date('2026-12-01') })],
     'due',
     'title',
-    {
-      now: Date.parse('2026-11-24T10:00:00Z'),
-      today: TODAY,
-      clock: LONDON,
-      firstWeekday: 0,
-      calendarName: () => '',
-      categoryName: () => '',
-      eventTitle: () => '',
-    },
+    GROUPED,
   );
   expect(groups.map(({ name }) => name)).toEqual(['Later this week', 'Next week']);
 });

@@ -228,3 +228,6 @@ export function joinWords(words: readonly string[]): string {
     ? (words[0] ?? '')
     : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 }
+
+/** A text with a capital at its beginning. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -5,7 +5,6 @@ import { CHECK_WORDS, EVENT_CHECKS } from '@/core/model/checks';
 import type { Filter, FilterKind, FilterPart } from '@/core/model/filter';
 import { FILTER_KINDS, TEXT_FIELDS } from '@/core/model/filter';
 import type { Category } from '@/core/model/others';
-import { capital } from '@/core/reminders/words';
 import { FIELD_NAMES, KIND_NAMES } from '@/core/query/sayFilter';
 import { cityOf } from '@/core/time/zoneNames';
 import { AVAILABILITIES, IMPORTANCE_CHOICES } from '@/features/event/choices';
@@ -18,6 +17,7 @@ import { usePreferences } from '@/data/preferences';
 import { usePalette } from '@/ui/theme/theme';
 import { ChangedField } from './ChangedField';
 import { DatesField } from './DatesField';
+import { capital } from '@/core/time/words';
 
 const KINDS: { value: FilterKind; label: string }[] = FILTER_KINDS.map((value) => ({
   value,

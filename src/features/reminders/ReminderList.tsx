@@ -5,7 +5,6 @@ import type { Begin } from '@/core/jot/reminders';
 import { readReminder } from '@/core/jot/reminders';
 import type { Reminder } from '@/core/model/common';
 import {
-  capital,
   isSameTime,
   MOST_REMINDERS,
   sayReminder,
@@ -19,6 +18,7 @@ import { TextField } from '@/ui/TextField';
 import { ToggleChip } from '@/ui/ToggleChip';
 import { usePalette } from '@/ui/theme/theme';
 import { WayChoice } from './WayChoice';
+import { capital } from '@/core/time/words';
 
 interface Props {
   name: string;

@@ -14,6 +14,7 @@ import { usePalette } from '@/ui/theme/theme';
 import { describeError } from '@/core/userError';
 import type { ChangeSettings } from './change';
 import { AUTO } from './change';
+import { capital } from '@/core/time/words';
 
 interface Props {
   settings: Settings;
@@ -23,7 +24,6 @@ interface Props {
 const ZOOMS = [0.8, 1, 1.25, 1.5, 2];
 const percent = (zoom: number) => `${Math.round(zoom * 100)} %`;
 
-const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 const choices = <T extends string>(values: readonly T[]) =>
   values.map((value) => ({ value, label: capital(value) }));
 

@@ -26,6 +26,7 @@ import { JotHints } from '@/features/now/JotHints';
 import { JottedLine } from './JottedLine';
 import type { Adding } from './useAdding';
 import { useAdding } from './useAdding';
+import { capital } from '@/core/time/words';
 
 interface Props extends Adding {
   /** Asks about the work of the day that was pressed; null when no day was. */
@@ -44,7 +45,9 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
   const { event, roomed, problem, instant, atHome, itsOwn, canKeep, report, keep } = made;
   const { read, asLastTime, byRule, isTask } = made;
   const now = wallFromInstant(instant, clock);
-  const extras = [sayExtras(event), formatStanding(jot.extras)].filter(Boolean).join(' · ');
+  const extras = capital(
+    [sayExtras(event), formatStanding(jot.extras)].filter(Boolean).join(' · '),
+  );
   return (
     <Unreadable value={report}>
       <PanelFrame

@@ -4,6 +4,7 @@ import type { Grouping } from '@/core/model/view';
 import { GROUPINGS } from '@/core/model/view';
 import { Dialog } from '@/ui/Dialog';
 import { MenuList } from '@/ui/Menu';
+import { capital } from '@/core/time/words';
 
 const NAMES: Record<Grouping, string> = {
   none: 'not grouped',
@@ -12,8 +13,6 @@ const NAMES: Record<Grouping, string> = {
   category: 'by category',
   place: 'by place',
 };
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What the lines of the table are grouped by. */
 export function GroupChoice({
