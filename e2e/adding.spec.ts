@@ -61,10 +61,10 @@ test('typed lines', { tag: '@wide' }, async ({ page }) => {
     ).toBeVisible();
   });
   await test.step('a line that says so becomes a task', async () => {
-    const card = panel(page, 'Add an event');
-    await card
+    await panel(page, 'Add an event')
       .getByRole('textbox', { name: 'What, when, where' })
       .fill('task: order lamp oil by Fri');
+    const card = panel(page, 'Add a task');
     await expect(card.getByText(/^A task: .*27 Nov/)).toBeVisible();
     await card.getByRole('button', { name: 'Keep the task' }).click();
     await goTo(page, 'Tasks');

@@ -16,6 +16,7 @@ test.each([
   ['freight this week with Oskar', 'freight Oskar | 11-23..11-29'],
   ['last week freight', 'freight | 11-16..11-22'],
   ['lamp tomorrow', 'lamp | 11-25..11-25'],
+  ['course december', 'course | 12-01..12-31'],
   ['lens in december', 'lens | 12-01..12-31'],
   ['invoices since october', 'invoices | 10-01..*'],
   ['calls from 1 to 12 december', 'calls | 12-01..12-12'],

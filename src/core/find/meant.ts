@@ -5,8 +5,9 @@ import type { DayContext, DaysMeant } from './daysIn';
 /** Words that name a day, and as often something else: alone they are looked for as they are. */
 const AS_OFTEN_A_WORD =
   /^(?:mon|tues?|wed|thur?s?|fri|sat|sun|jan|feb|mar|march|apr|may|jun|jul|aug|sept?|oct|nov|dec|\d{1,3}|easter|christmas)$/;
-/** Single words that name days also beside others: "tomorrow", "q1". */
-const SURE_BESIDE = /^(?:today|tomorrow|yesterday|weekend|q[1-4])$/;
+/** Single words that name days also beside others: "tomorrow", "q1", "december". */
+const SURE_BESIDE =
+  /^(?:today|tomorrow|yesterday|weekend|q[1-4]|january|february|april|june|july|august|september|october|november|december)$/;
 /** Words that lead to days, or from them to what is looked for. */
 const BETWEEN = /^(?:in|on|at|for|with|during|from|of|the|and|,)$/;
 const LEADS = /^(?:in|on|during|over)\s+/;

@@ -12,7 +12,10 @@ interface Setting extends Omit<RepeatContext, 'start'> {
 }
 
 /** How something repeats that begins at `start`, in a sentence; empty for once. */
-export function formatRepeat(repeat: Repeat, { start, zone, wording, ...context }: Setting): string {
+export function formatRepeat(
+  repeat: Repeat,
+  { start, zone, wording, ...context }: Setting,
+): string {
   const rule = writeRepeat(repeat, { ...context, zone });
   const thisYear = civilDate(dayOfWall(start)).year;
   return rule === undefined ? '' : sayRule(rule, { start, zone, wording, thisYear, left: null });

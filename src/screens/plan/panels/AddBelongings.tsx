@@ -14,7 +14,7 @@ type Made = ReturnType<typeof useAdding>;
 interface Props {
   made: Pick<
     Made,
-    'guestNames' | 'hasGuests' | 'hasRoom' | 'calendarId' | 'categories' | 'categoryIds'
+    'guestNames' | 'hasGuests' | 'hasRoom' | 'isTask' | 'calendarId' | 'categories' | 'categoryIds'
   >;
   correct: Made['correct'];
   calendars: readonly Calendar[];
@@ -23,21 +23,23 @@ interface Props {
 /** Whom what is being added is with, whether it has a room, and which calendar and categories it is of. */
 export function AddBelongings({ made, correct, calendars }: Props) {
   const palette = usePalette();
-  const { guestNames, hasGuests, hasRoom, calendarId, categories, categoryIds } = made;
+  const { guestNames, hasGuests, hasRoom, isTask, calendarId, categories, categoryIds } = made;
   return (
     <>
-      {guestNames.length > 0 && (
+      {!isTask && guestNames.length > 0 && (
         <Check
           label={`With ${joinWords(guestNames)} as ${guestNames.length > 1 ? 'guests' : 'a guest'}`}
           isOn={hasGuests}
           onChange={(isOn) => correct({ hasGuests: isOn })}
         />
       )}
-      <Check
-        label="A room link, to meet online"
-        isOn={hasRoom}
-        onChange={(isOn) => correct({ hasRoom: isOn })}
-      />
+      {!isTask && (
+        <Check
+          label="A room link, to meet online"
+          isOn={hasRoom}
+          onChange={(isOn) => correct({ hasRoom: isOn })}
+        />
+      )}
       <View style={styles.calendar}>
         <Icon name="layers-outline" size={18} color={palette.dim} />
         <Text variant="bodySmall" style={{ color: palette.dim }}>

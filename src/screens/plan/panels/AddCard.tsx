@@ -51,14 +51,16 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
   return (
     <Unreadable value={report}>
       <PanelFrame
-        title="Add an event"
+        title={isTask ? 'Add a task' : 'Add an event'}
         onClose={onClose}
         footer={
           <>
             <HelpMark topic="add" about="typing an event in one line" />
-            <Button onPress={() => problem === null && void roomed().then(onAllDetails)}>
-              All details
-            </Button>
+            {!isTask && (
+              <Button onPress={() => problem === null && void roomed().then(onAllDetails)}>
+                All details
+              </Button>
+            )}
             <Button mode="contained" onPress={() => void keep()} disabled={!canKeep}>
               {isTask ? 'Keep the task' : 'Keep'}
             </Button>
@@ -136,9 +138,11 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
           icon="repeat"
           name="Repeats"
           value={
-            [saySeries(event, instant, wording), formatNamedDays(jot, wording)]
-              .filter(Boolean)
-              .join(' · ') || 'Once'
+            capital(
+              [saySeries(event, instant, wording), formatNamedDays(jot, wording)]
+                .filter(Boolean)
+                .join(' · '),
+            ) || 'Once'
           }
           isOpen={open === 'repeat'}
           onPress={() => toggle('repeat')}
