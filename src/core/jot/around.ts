@@ -1,11 +1,10 @@
 import { zoneAbbreviated, zoneNamed } from '../time/namedZones';
-import { ANY } from './beginnings';
 import { findLinks } from './links';
 import type { Meaning, Reading } from './meanings';
 import type { JotContext, Rule } from './rule';
 import { readingsOf, rule } from './rule';
 import type { JotText } from './text';
-import { COUNT, COUNT_WORD, countOf, MONTH, WEEKDAY } from './vocabulary';
+import { COUNT, COUNT_WORD, countOf, MONTH, NO_LETTER, WEEKDAY } from './vocabulary';
 
 /** What a line says besides when: how long, where, on which calendar, in which zone, and links. */
 
@@ -104,30 +103,31 @@ const escaped = (name: string) =>
     .split(/\s+/)
     .map((word) => word.replace(/[.*+?^${}()|[\]\\/-]/g, '\\$&'));
 
-/** "in Clients", "#lamps". A name that ends in a sign has no word's end of its own. */
-export function namedRules({
+/** A name that ends in a sign has no word's end of its own. */
+const NAME_END = '(?=$|[\\s,.;#)])';
+
+/** "in Clients", "#lamps". */
+export const namedRules = ({
   calendars,
   categories,
-}: Pick<JotContext, 'calendars' | 'categories'>): Rule[] {
-  const named = (source: string, weight: number, meaning: Meaning): Rule => ({
-    pattern: new RegExp(`${source}(?=$|[\\s,.;#)])`, 'yu'),
-    begins: ANY,
-    weight,
-    read: () => meaning,
-  });
-  return [
-    ...calendars.map(({ id, name }) =>
-      named(
-        `(?:in|to|into|for|on)\\s+(?:the\\s+)?${escaped(name).join('\\s+')}(?:\\s+calendar)?`,
-        9 + name.length / 100,
-        { kind: 'calendar', id },
-      ),
+}: Pick<JotContext, 'calendars' | 'categories'>): Rule[] => [
+  ...calendars.map(({ id, name }) =>
+    rule(
+      `(?:in|to|into|for|on)\\s+(?:the\\s+)?${escaped(name).join('\\s+')}(?:\\s+calendar)?`,
+      9 + name.length / 100,
+      () => ({ kind: 'calendar', id }),
+      NAME_END,
     ),
-    ...categories.map(({ id, name }) =>
-      named(`#${escaped(name).join('[\\s-]')}`, 9 + name.length / 100, { kind: 'category', id }),
+  ),
+  ...categories.map(({ id, name }) =>
+    rule(
+      `#${escaped(name).join('[\\s-]')}`,
+      9 + name.length / 100,
+      () => ({ kind: 'category', id }),
+      NAME_END,
     ),
-  ];
-}
+  ),
+];
 
 /** Leads that may well belong to a phrase: "apply for leave", "email to clients". */
 const LOOSE_LEAD = /^(?:to|for|on)\b/;
@@ -228,7 +228,7 @@ export function placeReadings({ line, text, origin, starts }: JotText): Reading[
 }
 
 /** Whether a weekday or a month stands there, behind blanks. */
-const NAMES_A_DAY = new RegExp(`\\s*(?:${WEEKDAY}|${MONTH}|today|tomorrow)(?!\\p{L})`, 'yu');
+const NAMES_A_DAY = new RegExp(`\\s*(?:${WEEKDAY}|${MONTH}|today|tomorrow)${NO_LETTER}`, 'yu');
 function isTaken(text: string, at: number): boolean {
   NAMES_A_DAY.lastIndex = at;
   return NAMES_A_DAY.test(text);

@@ -1,35 +1,83 @@
+/** A set of signs, as bits of their classes: a to z, any digit, those of `PUNCTUATION`, any other sign. */
+type Signs = number;
+
+const A = 97;
+const DIGIT = 26;
+const PUNCTUATION = ' .:/';
+const OTHER = 31;
+const CLASSES = 32;
+const EVERY: Signs = -1;
+
 /**
- * With which signs what an expression matches can begin, as bits: a to z, any digit, any other sign.
- * Most expressions of the grammar begin with one of a few letters, and need not be tried elsewhere.
+ * With which two signs what an expression matches can begin: for the class of each first sign the signs
+ * that can follow it. Most expressions of the grammar begin with one of a few pairs of letters, and need
+ * not be tried elsewhere.
  */
-export type Beginnings = number;
+export type Beginnings = readonly Signs[];
 
-const DIGIT = 1 << 26;
-const OTHER = 1 << 27;
-/** Every sign. */
-export const ANY: Beginnings = (1 << 28) - 1;
+/** Every pair of signs. */
+export const ANY: Beginnings = Array.from({ length: CLASSES }, () => EVERY);
 
-/** The bit of a sign of a text in small letters. */
-export function beginningOf(text: string, at: number): Beginnings {
-  const code = text.charCodeAt(at);
-  if (code >= 97 && code <= 122) return 1 << (code - 97);
-  return code >= 48 && code <= 57 ? DIGIT : OTHER;
+/** The class (0 to 31) of a sign of a text in small letters; the end of a text is like any other sign. */
+function classOf(text: string, place: number): number {
+  const code = text.charCodeAt(place);
+  if (code >= A && code < A + DIGIT) return code - A;
+  if (code >= 48 && code <= 57) return DIGIT;
+  const mark = place < text.length ? PUNCTUATION.indexOf(text[place]!) : -1;
+  return mark < 0 ? OTHER : DIGIT + 1 + mark;
 }
 
-/** A piece of an expression: the bits that it can begin with, and whether it can be nothing. */
+/** The pair of signs at a place of a text, as one number below `PAIRS`. */
+export const pairAt = (text: string, at: number) =>
+  classOf(text, at) * CLASSES + classOf(text, at + 1);
+
+/** Whether what begins so can begin with a pair of signs. */
+export const canBeginWith = (beginnings: Beginnings, pair: number) =>
+  (beginnings[Math.floor(pair / CLASSES)]! & (1 << (pair % CLASSES))) !== 0;
+
+/** What a piece of an expression can match, by its beginning. */
 interface Piece {
-  first: Beginnings;
+  /** The signs that are all of it. */
+  one: Signs;
+  /** For each first sign of a longer match, the signs that can follow. */
+  more: Beginnings;
   isEmpty: boolean;
 }
-const NOTHING: Piece = { first: 0, isEmpty: true };
+const NO_MORE: Beginnings = Array.from({ length: CLASSES }, () => 0);
+const NOTHING: Piece = { one: 0, more: NO_MORE, isEmpty: true };
+const single = (one: Signs): Piece => ({ one, more: NO_MORE, isEmpty: false });
+
+const firstOf = ({ one, more }: Piece) =>
+  more.reduce((signs, next, first) => (next ? signs | (1 << first) : signs), one);
+
+const either = (a: Piece, b: Piece): Piece => ({
+  one: a.one | b.one,
+  more: a.more.map((next, first) => next | b.more[first]!),
+  isEmpty: a.isEmpty || b.isEmpty,
+});
+
+/** One piece and then another. */
+function then(a: Piece, b: Piece): Piece {
+  if (a === NOTHING) return b;
+  const following = firstOf(b);
+  return {
+    one: (a.isEmpty ? b.one : 0) | (b.isEmpty ? a.one : 0),
+    more: a.more.map(
+      (next, first) =>
+        next | (a.one & (1 << first) ? following : 0) | (a.isEmpty ? b.more[first]! : 0),
+    ),
+    isEmpty: a.isEmpty && b.isEmpty,
+  };
+}
 
 const ESCAPES: Readonly<Record<string, Piece>> = {
-  d: { first: DIGIT, isEmpty: false },
-  s: { first: OTHER, isEmpty: false },
+  d: single(1 << DIGIT),
+  // A text that is read has no other blanks.
+  s: single(1 << classOf(' ', 0)),
   b: NOTHING,
   // What the language calls letters and the like may be any sign.
-  p: { first: ANY, isEmpty: false },
-  w: { first: ANY, isEmpty: false },
+  p: single(EVERY),
+  w: single(EVERY),
 };
 const AROUND = /\(\?<?[=!]/y;
 const GROUP = /\((?:\?:)?/y;
@@ -42,15 +90,26 @@ const exec = (pattern: RegExp, source: string, at: number) => {
   return pattern.exec(source);
 };
 
-function ofClass(isNot: boolean, signs: string): Beginnings {
-  if (isNot || /\\[pPwWDS]|[a-z]-[a-z]/u.test(signs)) return ANY;
+const signOf = (sign: string): Signs => 1 << classOf(sign, 0);
+
+function ofClass(isNot: boolean, signs: string): Signs {
+  if (isNot || /\\[pPwWDS]|[a-z]-[a-z]/u.test(signs)) return EVERY;
   let first = 0;
   for (const [sign] of signs.matchAll(/\\?./gu))
-    first |=
-      sign.length > 1 && ESCAPES[sign[1]!]
-        ? ESCAPES[sign[1]!]!.first
-        : beginningOf(sign.at(-1)!, 0);
+    first |= (sign.length > 1 && ESCAPES[sign[1]!]?.one) || signOf(sign.at(-1)!);
   return first;
+}
+
+/** Worked out when it is needed: what follows the beginning of an expression never is. */
+type Lazy = () => Piece;
+
+function inSequence(pieces: readonly Lazy[]): Piece {
+  let sequence = NOTHING;
+  for (const piece of pieces) {
+    if (!sequence.one && !sequence.isEmpty) break;
+    sequence = then(sequence, piece());
+  }
+  return sequence;
 }
 
 /** Reads one expression in the syntax of regular expressions, as far as the grammar uses it. */
@@ -60,42 +119,40 @@ class Source {
   constructor(private readonly source: string) {}
 
   /** Alternatives up to the end, or to the bracket that closes them. */
-  alternatives(): Piece {
-    let { first, isEmpty } = this.sequence();
+  alternatives(): Lazy {
+    const all = [this.sequence()];
     while (this.source[this.at] === '|') {
       this.at++;
-      const next = this.sequence();
-      first |= next.first;
-      isEmpty ||= next.isEmpty;
+      all.push(this.sequence());
     }
-    return { first, isEmpty };
+    return () => all.map((one) => one()).reduce(either);
   }
 
-  private sequence(): Piece {
-    let first = 0;
-    let isEmpty = true;
-    while (this.at < this.source.length && !'|)'.includes(this.source[this.at]!)) {
-      const piece = this.quantified();
-      if (isEmpty) first |= piece.first;
-      isEmpty &&= piece.isEmpty;
-    }
-    return { first, isEmpty };
+  private sequence(): Lazy {
+    const pieces: Lazy[] = [];
+    while (this.at < this.source.length && !'|)'.includes(this.source[this.at]!))
+      pieces.push(this.quantified());
+    return () => inSequence(pieces);
   }
 
-  private quantified(): Piece {
+  private quantified(): Lazy {
     const piece = this.piece();
     const quantifier = exec(QUANTIFIER, this.source, this.at);
     if (!quantifier) return piece;
     this.at = QUANTIFIER.lastIndex;
-    return quantifier[1] ? piece : { ...piece, isEmpty: true };
+    const [sign, atLeastOnce] = quantifier;
+    const repeated = sign.startsWith('?')
+      ? piece
+      : () => either(piece(), inSequence([piece, piece]));
+    return atLeastOnce ? repeated : () => ({ ...repeated(), isEmpty: true });
   }
 
-  private piece(): Piece {
+  private piece(): Lazy {
     const { source } = this;
     if (exec(AROUND, source, this.at)) {
       this.at = AROUND.lastIndex;
       this.closed();
-      return NOTHING;
+      return () => NOTHING;
     }
     if (exec(GROUP, source, this.at)) {
       this.at = GROUP.lastIndex;
@@ -104,27 +161,27 @@ class Source {
     const signs = exec(CLASS, source, this.at);
     if (signs) {
       this.at = CLASS.lastIndex;
-      return { first: ofClass(signs[1] !== '', signs[2]!), isEmpty: false };
+      return () => single(ofClass(signs[1] !== '', signs[2]!));
     }
     const escape = exec(ESCAPE, source, this.at);
     if (escape) {
       this.at = ESCAPE.lastIndex;
-      return ESCAPES[escape[1]![0]!] ?? { first: beginningOf(escape[1]!, 0), isEmpty: false };
+      return () => ESCAPES[escape[1]![0]!] ?? single(signOf(escape[1]!));
     }
     const sign = source[this.at++]!;
-    if (sign === '.') return { first: ANY, isEmpty: false };
-    return '^$'.includes(sign) ? NOTHING : { first: beginningOf(sign, 0), isEmpty: false };
+    if (sign === '.') return () => single(EVERY);
+    return () => ('^$'.includes(sign) ? NOTHING : single(signOf(sign)));
   }
 
-  private closed(): Piece {
+  private closed(): Lazy {
     const piece = this.alternatives();
     this.at++;
     return piece;
   }
 }
 
-/** With what the matches of an expression can begin; any sign, where they can be empty. */
+/** With what the matches of an expression can begin; anything, where they can be empty. */
 export function beginningsOf(source: string): Beginnings {
-  const { first, isEmpty } = new Source(source).alternatives();
-  return isEmpty ? ANY : first;
+  const { one, more, isEmpty } = new Source(source).alternatives()();
+  return isEmpty ? ANY : more.map((next, first) => (one & (1 << first) ? EVERY : next));
 }

@@ -1,5 +1,5 @@
-import { ANY } from './beginnings';
 import type { JotContext, Rule } from './rule';
+import { rule } from './rule';
 
 /** A name as it may stand in a line: whole, or the first name where only one goes by it. */
 function namesOf(people: NonNullable<JotContext['people']>): Map<string, string> {
@@ -30,19 +30,16 @@ export function guestRules({ people = [] }: Pick<JotContext, 'people'>): Rule[] 
     .join('|');
   const one = new RegExp(any, 'gu');
   return [
-    {
-      begins: ANY,
-      pattern: new RegExp(
-        `(?:with|w/)\\s+((?:${any})(?:(?:\\s*,\\s*(?:and\\s+)?|\\s+and\\s+|\\s*&\\s*)(?:${any}))*)(?=$|[\\s,.;!?)])`,
-        'yu',
-      ),
-      weight: 9,
-      read: ([said]) => {
+    rule(
+      `(?:with|w/)\\s+((?:${any})(?:(?:\\s*,\\s*(?:and\\s+)?|\\s+and\\s+|\\s*&\\s*)(?:${any}))*)`,
+      9,
+      ([said]) => {
         const ids = [...said!.matchAll(one)].map(([name]) =>
           names.get(name.replaceAll(/\s+/g, ' '))!,
         );
         return { kind: 'guests', ids: [...new Set(ids)] };
       },
-    },
+      '(?=$|[\\s,.;!?)])',
+    ),
   ];
 }

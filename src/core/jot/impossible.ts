@@ -1,5 +1,5 @@
 import { daysInMonth } from '../time/civil';
-import { MONTH, monthNamed } from './vocabulary';
+import { LETTER, MONTH, NO_LETTER, monthNamed } from './vocabulary';
 
 const MONTHS =
   'January February March April May June July August September October November December'.split(
@@ -7,11 +7,11 @@ const MONTHS =
   );
 const CLOCK = /(?<![\d.:/-])(\d{1,2}):(\d{2})(?![\d:])/g;
 const DAY_MONTH = new RegExp(
-  `(?<![\\d/.])(\\d{1,2})(?:st|nd|rd|th)?\\s+(?:of\\s+)?(${MONTH})(?!\\p{L})`,
+  `(?<![\\d/.])(\\d{1,2})(?:st|nd|rd|th)?\\s+(?:of\\s+)?(${MONTH})${NO_LETTER}`,
   'gu',
 );
 const MONTH_DAY = new RegExp(
-  `(?<!\\p{L})(${MONTH})\\s+(\\d{1,2})(?:st|nd|rd|th)?(?![\\d:.])`,
+  `(?<![${LETTER}])(${MONTH})\\s+(\\d{1,2})(?:st|nd|rd|th)?(?![\\d:.])`,
   'gu',
 );
 const FIGURES = /(?<![\d/])(\d{1,2})\/(\d{1,2})(?![\d/])/g;

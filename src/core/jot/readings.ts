@@ -7,6 +7,7 @@ import {
   placeReadings,
   zoneReadings,
 } from './around';
+import { canBeginWith } from './beginnings';
 import { bestReadings } from './best';
 import { bareParts, PART_RULES } from './dayParts';
 import { daySpans } from './dayRanges';
@@ -38,28 +39,44 @@ export const FIXED_RULES: readonly Rule[] = [
  * for in any case, all by the first letter of a first line: done before, that letter need not wait.
  */
 export function* expressionsMade(): Generator<void> {
-  for (const { pattern } of FIXED_RULES) {
+  for (const { pattern, begins } of FIXED_RULES) {
     pattern.lastIndex = 0;
     pattern.exec('');
+    canBeginWith(begins, 0);
     yield;
   }
+}
+
+interface ContextRules {
+  days: readonly Rule[];
+  names: readonly Rule[];
+}
+const rulesOfContexts = new WeakMap<JotContext, ContextRules>();
+
+/** The rules that a context adds; kept, since one context reads a whole message, or each letter of a line. */
+function contextRules(context: JotContext): ContextRules {
+  const known = rulesOfContexts.get(context);
+  if (known) return known;
+  const rules = {
+    days: namedDayRules(context),
+    names: [...namedRules(context), ...guestRules(context)],
+  };
+  rulesOfContexts.set(context, rules);
+  return rules;
 }
 
 /** Everything that the words of a line may mean, and what they hardly mean. */
 function allReadings(text: JotText, context: JotContext): { all: Reading[]; loose: Reading[] } {
   const find = (rules: readonly Rule[]) => readingsOf(text, rules, context);
-  const days = [...find(DAY_RULES), ...find(namedDayRules(context))];
+  const added = contextRules(context);
+  const days = [...find(DAY_RULES), ...find(added.days)];
   // “Christmas party” is no day, “until Christmas” is.
   const feasts = find(FEAST_NAMES);
   const repeats = find(REPEAT_RULES);
   const times = find(TIME_RULES);
   const parts = [...find(PART_RULES), ...bareParts(text, [...days, ...repeats], context)];
   const bare = bareTimes(text, [...days, ...repeats, ...parts], context);
-  const { named, loose } = namedReadings(
-    text,
-    [...namedRules(context), ...guestRules(context)],
-    context,
-  );
+  const { named, loose } = namedReadings(text, added.names, context);
   const all = [
     ...days,
     ...daySpans(text, days),

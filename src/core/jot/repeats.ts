@@ -21,6 +21,7 @@ import {
   weekdayNamed,
   weekdaysNamed,
   WEEKDAYS,
+  NO_LETTER,
 } from './vocabulary';
 
 const OF_MONTH = `(?:(?:of\\s+)?(?:(?:each|every|the)\\s+(?:(${INTERVAL})\\s+)?months?|monthly)|of\\s+month)`;
@@ -161,7 +162,7 @@ export const REPEAT_RULES: readonly Rule[] = [
   ),
   rule(`${MONTHLY},?\\s+on\\s+(?:the\\s+)?(\\d{1,2})`, 20, ([i, day]) => repeat(monthDay(day!, i))),
   rule(
-    `${EVERY}\\s+(\\d{1,2})(?:st|nd|rd|th)(?!\\s+(?:${UNIT}|${WEEKDAY}|${MONTH}|of|quarters?|${WORKDAY})(?!\\p{L}))`,
+    `${EVERY}\\s+(\\d{1,2})(?:st|nd|rd|th)(?!\\s+(?:${UNIT}|${WEEKDAY}|${MONTH}|of|quarters?|${WORKDAY})${NO_LETTER})`,
     12,
     ([day]) => repeat(monthDay(day!, undefined)),
   ),

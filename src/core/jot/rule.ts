@@ -1,9 +1,10 @@
 import type { Weekday } from '../time/civil';
 import type { DayNumber, WallMs } from '../time/units';
 import type { Beginnings } from './beginnings';
-import { beginningOf, beginningsOf } from './beginnings';
+import { beginningsOf, canBeginWith, pairAt } from './beginnings';
 import type { Meaning, Reading } from './meanings';
 import type { JotText } from './text';
+import { LETTER } from './vocabulary';
 
 export interface JotContext {
   /** Wall ms: what the clock shows. */
@@ -33,7 +34,7 @@ export type Groups = readonly (string | undefined)[];
 /** A way to say something: an expression, and what its groups mean; null when they mean nothing. */
 export interface Rule {
   pattern: RegExp;
-  /** With which signs it can begin. */
+  /** With which two signs it can begin. */
   begins: Beginnings;
   /** How much it says; more, where it says more by each word of a list. */
   weight: number | ((groups: Groups) => number);
@@ -41,12 +42,14 @@ export interface Rule {
 }
 
 /** Not inside a longer word or number: "sun-hats" has no Sunday in it, nor has "10:155" a time. */
-const END = "(?![\\p{L}\\p{N}]|[-'][\\p{L}]|[.:/,]\\d)";
+const END = `(?![${LETTER}0-9]|[-'][${LETTER}]|[.:/,]\\d)`;
 
+/** Makes a rule of the source of an expression and of what may not follow it. */
 export function rule(
   source: string,
   weight: Rule['weight'],
   read: (groups: Groups, context: JotContext) => Meaning | null,
+  end = END,
 ): Rule {
   let made: RegExp | null = null;
   let begins: Beginnings | null = null;
@@ -56,22 +59,21 @@ export function rule(
     },
     // Reading the expressions takes longer than all else of a start, where often nothing is typed.
     get pattern() {
-      return (made ??= new RegExp(`${source}${END}`, 'yu'));
+      return (made ??= new RegExp(`${source}${end}`, 'yu'));
     },
     weight,
     read,
   };
 }
 
-/** Rules that stay the same from line to line, by the sign that what they match can begin with. */
+/** Rules by the pair of signs that what they match can begin with. */
 const indexes = new WeakMap<readonly Rule[], (readonly Rule[])[]>();
 
-/** Those of some rules that can begin with a sign (its one bit). */
-function beginningWith(rules: readonly Rule[], sign: Beginnings): readonly Rule[] {
+/** Those of some rules that can begin with a pair of signs. */
+function beginningWith(rules: readonly Rule[], pair: number): readonly Rule[] {
   let index = indexes.get(rules);
   if (!index) indexes.set(rules, (index = []));
-  const at = Math.clz32(sign);
-  return (index[at] ??= rules.filter(({ begins }) => (begins & sign) !== 0));
+  return (index[pair] ??= rules.filter(({ begins }) => canBeginWith(begins, pair)));
 }
 
 /** Everything that the rules find in a text. */
@@ -82,11 +84,12 @@ export function readingsOf(
 ): Reading[] {
   const readings: Reading[] = [];
   for (const from of heads) {
-    for (const { pattern, weight, read } of beginningWith(rules, beginningOf(text, from))) {
+    for (const { pattern, weight, read } of beginningWith(rules, pairAt(text, from))) {
       pattern.lastIndex = from;
       const found = pattern.exec(text);
-      const groups = found?.slice(1) ?? [];
-      const meaning = found && read(groups, context);
+      if (!found) continue;
+      const groups = found.slice(1);
+      const meaning = read(groups, context);
       if (!meaning) continue;
       const says = typeof weight === 'number' ? weight : weight(groups);
       readings.push({ from, to: from + found[0].length, weight: says, meaning });

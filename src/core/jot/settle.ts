@@ -2,7 +2,7 @@ import type { Meaning, OpenPattern, Reading, TimeMeant } from './meanings';
 import { DAY, MINUTE } from '../time/civil';
 import type { JotContext } from './rule';
 import { isApart } from './meanings';
-import { NTH, nthOf, WEEKDAY, weekdayNamed } from './vocabulary';
+import { LETTER, NO_LETTER, NTH, nthOf, WEEKDAY, weekdayNamed } from './vocabulary';
 
 /** What words of a line mean by what stands elsewhere in it: a rhythm before the title, an evening's hour. */
 
@@ -35,7 +35,7 @@ function withRhythm(readings: Reading[], all: readonly Reading[]): Reading[] {
 }
 
 const NTH_WEEKDAY = new RegExp(
-  `(?<!\\p{L})(?:on\\s+)?(?:the\\s+)?(${NTH})\\s+(${WEEKDAY})(?!\\p{L})`,
+  `(?<![${LETTER}])(?:on\\s+)?(?:the\\s+)?(${NTH})\\s+(${WEEKDAY})${NO_LETTER}`,
   'gu',
 );
 
@@ -64,9 +64,13 @@ function onNthWeekday(text: string, readings: Reading[]): Reading[] {
   return readings;
 }
 
+/** One of some words, whole. */
+const wholeWord = (words: string) => new RegExp(`(?<![${LETTER}])(?:${words})${NO_LETTER}`, 'u');
+
 /** What is done of an evening, for which nobody says the half of the day. */
-const OF_THE_EVENING =
-  /(?<!\p{L})(?:dinner|supper|concert|gig|theatre|theater|cinema|film|movie|opera|ballet|party|drinks|pub|quiz|disco|fireworks|nightclub|restaurant|table\s+for)(?!\p{L})/u;
+const OF_THE_EVENING = wholeWord(
+  'dinner|supper|concert|gig|theatre|theater|cinema|film|movie|opera|ballet|party|drinks|pub|quiz|disco|fireworks|nightclub|restaurant|table\\s+for',
+);
 const EARLIEST = 5 * 60;
 /** Nobody means a later hour without saying so. */
 const LATEST = 21 * 60;
@@ -78,8 +82,9 @@ const inEvening = (time: TimeMeant): TimeMeant => ({
 });
 
 /** What is done early, or whenever a timetable says, so that its hour is the one that was typed. */
-const AS_TYPED =
-  /(?<!\p{L})(?:flight|fly|train|ferry|bus|boat|departure|departs?|airport|swim|run|jog|gym|yoga|breakfast|sunrise|school)(?!\p{L})/u;
+const AS_TYPED = wholeWord(
+  'flight|fly|train|ferry|bus|boat|departure|departs?|airport|swim|run|jog|gym|yoga|breakfast|sunrise|school',
+);
 
 /** Readings whose open hours are others by what the line is about; null leaves an hour as it is. */
 const withOpenHours = (

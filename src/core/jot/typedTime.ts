@@ -1,4 +1,5 @@
 import type { Meaning, TimeMeant } from './meanings';
+import { NO_LETTER } from './vocabulary';
 
 /** Times in figures as they are typed, and what they mean of the day. Minutes are those of the day. */
 
@@ -16,13 +17,11 @@ export interface Typed {
 }
 
 /** Hours, minutes and half of a time in figures: "9", "9:30", "9.30", "14h30", "1430", "2pm", "09:00:00". */
-export const CLOCK =
-  "(\\d{1,2})(?:([:.h])(\\d{2})(?::\\d{2})?|h|(?<=\\b\\d{2})(\\d{2}))?(?:\\s*([ap])\\.?m\\b\\.?|\\s*([ap])(?![\\p{L}]))?(?:\\s*o'?clock)?";
+export const CLOCK = `(\\d{1,2})(?:([:.h])(\\d{2})(?::\\d{2})?|h|(?<=\\b\\d{2})(\\d{2}))?(?:\\s*([ap])\\.?m\\b\\.?|\\s*([ap])${NO_LETTER})?(?:\\s*o'?clock)?`;
 export const GROUPS = 6;
 
 /** What makes a number before it one that counts: "by 2 weeks", "at 50%". */
-export const NOT_COUNTED =
-  '(?!\\s*(?:%|percent|weeks?|days?|months?|years?|people|persons|pages|points?|pieces|copies|euros?|pounds?|dollars?|eur|gbp|usd|km|kg|miles?)(?!\\p{L}))';
+export const NOT_COUNTED = `(?!\\s*(?:%|percent|weeks?|days?|months?|years?|people|persons|pages|points?|pieces|copies|euros?|pounds?|dollars?|eur|gbp|usd|km|kg|miles?)${NO_LETTER})`;
 
 /** An hour with its minutes right behind it, or alone: "930", "1030", "11", "230pm"; three groups. */
 export const GLUED = '(\\d{1,2}?)([0-5]\\d)?(?:\\s*([ap])\\.?m?\\b\\.?)?';

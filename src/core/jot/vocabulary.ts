@@ -5,6 +5,15 @@ import type { Weekday } from '../time/civil';
  * and dashes, and what they mean.
  */
 
+/**
+ * Letters, as the inside of a class, for what may not go on behind a word. As ranges: Unicode's own class of
+ * letters takes a browser a millisecond for each expression that it is in, and the first key waits for all.
+ */
+export const LETTER =
+  'a-z\\u00c0-\\u060b\\u0620-\\u1fff\\u2c00-\\u2dff\\u3040-\\ud7ff\\uf900-\\uffdc';
+/** Behind this no word goes on. */
+export const NO_LETTER = `(?![${LETTER}])`;
+
 export const WEEKDAY =
   '(?:mon(?:day)?|tue(?:s(?:day)?)?|wed(?:s|nesday)?|thu(?:rs?(?:day)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?)';
 /** Weekdays in the plural, which repeat. */

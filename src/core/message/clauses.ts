@@ -145,6 +145,13 @@ const JOURNEY = new RegExp(
   'gi',
 );
 
+const A_WEEK_ON = new RegExp(`\\ba\\s+week\\s+on\\s+(${WEEKDAY})`, 'gi');
+const COMMA_AFTER_DAY = new RegExp(
+  `\\b(${WEEKDAY})\\s*,\\s*(?:the\\s+)?(?=\\d|\\p{L}{3,9}\\s+\\d)`,
+  'giu',
+);
+const DATE_IN_BRACKETS = new RegExp(`\\b(${WEEKDAY})\\s*\\((?=[^)]*\\d)([^)]*)\\)`, 'gi');
+
 /** The same said so that it is read in one way. */
 function plainer(sentence: string): string {
   const journeys = sentence.replaceAll(JOURNEY, '$1 - $3$2');
@@ -158,7 +165,7 @@ function plainer(sentence: string): string {
     .replaceAll(/\b(20\d{2})\/(\d{1,2})\/(\d{1,2})\b/g, (_, y: string, m: string, d: string) =>
       [y, m.padStart(2, '0'), d.padStart(2, '0')].join('-'),
     )
-    .replaceAll(new RegExp(`\\ba\\s+week\\s+on\\s+(${WEEKDAY})`, 'gi'), '$1 week')
+    .replaceAll(A_WEEK_ON, '$1 week')
     .replaceAll(/\b(to|until|till|-)\s*(?:noon|midday)\b/gi, '$1 12:00')
     .replaceAll(/\b(?:noon|midday)\s*(to|until|-)(?=\s*\d)/gi, '12:00 $1')
     .replaceAll(/\bo[’']clock\b/gi, "o'clock")
@@ -168,11 +175,8 @@ function plainer(sentence: string): string {
       /\b(\d{1,2})(?:st|nd|rd|th)?\s+(?:and|&)\s+(\d{1,2})(st|nd|rd|th)?(?=\s+(?:of\s+)?\p{Lu}\p{Ll}{2,})/gu,
       '$1-$2$3',
     )
-    .replaceAll(
-      new RegExp(`\\b(${WEEKDAY})\\s*,\\s*(?:the\\s+)?(?=\\d|\\p{Lu}\\p{Ll}{2,8}\\s+\\d)`, 'giu'),
-      '$1 ',
-    )
-    .replaceAll(new RegExp(`\\b(${WEEKDAY})\\s*\\((?=[^)]*\\d)([^)]*)\\)`, 'gi'), '$1 $2 ')
+    .replaceAll(COMMA_AFTER_DAY, '$1 ')
+    .replaceAll(DATE_IN_BRACKETS, '$1 $2 ')
     .replaceAll(
       /(?<!half |half-|in |every |per )\b(?:a|an|one)[- ](?:hour|hr)(?=[- ]?(?:long)?\s*(?:call|meeting|slot|session|visit|talk)?)/gi,
       'for 1 hour',
