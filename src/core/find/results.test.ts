@@ -4,6 +4,10 @@ import type { CalendarEvent } from '../model/event';
 import { newEvent } from '../model/event';
 import { anySeries, HORIZON, naiveDates } from '../testing/naiveSeries';
 import { DAY, HOUR } from '../time/civil';
+import type { Occurrence } from '../agenda/occurrence';
+import type { Filter } from '../model/filter';
+import { EMPTY_FILTER } from '../model/filter';
+import { hasTimes } from '../query/filterParts';
 import type { FoundLine } from './results';
 import { lineOf, sortedLines } from './results';
 
@@ -50,6 +54,25 @@ test('of many the nearest are listed, and all are counted', () => {
   );
   expect([titles(coming.lines), coming.total]).toEqual([['To come 01', 'To come 02'], 5]);
   expect([titles(over.lines), over.total]).toEqual([['Over 05', 'Over 04'], 5]);
+});
+
+test('a series is shown by its dates at the times that are asked for', () => {
+  const rounds = timed('Rounds', '2026-11-02T09:00', '2026-11-02T09:30', {
+    rule: 'FREQ=WEEKLY;BYDAY=MO,TU,TH',
+  });
+  const setting = settingOf([rounds], NOW);
+  const onMondays: Filter = { ...EMPTY_FILTER, weekdays: [0] };
+  const shown = (filter: Filter) => {
+    const isMeant = (date: Occurrence) => hasTimes(date, filter);
+    const [line] = sortedLines([rounds], { ...setting, isMeant }, 1).coming.lines;
+    return line && [line.next?.dateKey, line.last?.dateKey];
+  };
+  expect(shown(EMPTY_FILTER)).toEqual(['2026-11-26T09:00:00', '2026-11-24T09:00:00']);
+  expect(shown(onMondays)).toEqual(['2026-11-30T09:00:00', '2026-11-23T09:00:00']);
+  expect(shown({ ...onMondays, not: ['weekdays'] })).toEqual([
+    ...['2026-11-26T09:00:00', '2026-11-24T09:00:00'],
+  ]);
+  expect(shown({ ...onMondays, length: { from: 60, to: null } })).toBeUndefined();
 });
 
 test('the next and the last date of a series are those of a plain reading', () => {

@@ -1,6 +1,6 @@
 import type { EventIndex } from '../agenda/eventIndex';
 import { extentOf, extentOfSeries } from '../agenda/extent';
-import type { Occurrence } from '../agenda/occurrence';
+import type { Occurrence, Window } from '../agenda/occurrence';
 import { compileSeries, placed } from '../agenda/series';
 import { seriesOf } from '../editing/series/dates';
 import type { CalendarEvent } from '../model/event';
@@ -23,6 +23,8 @@ export interface Setting {
   now: EpochMs;
   /** The days that are asked for (day numbers, both included): a series is shown by its date on them. */
   days?: { from: DayNumber | null; to: DayNumber | null };
+  /** Whether a date is one of those that are asked for; a series is shown by such a date. */
+  isMeant?(date: Occurrence): boolean;
 }
 
 /** An event that was found, with the dates of it that count. */
@@ -53,6 +55,12 @@ const STEPS = [2, 30, 400, 4_000, 40_000];
 /** So many days are looked through for a date on days that were asked for. */
 const LONGEST = 400;
 
+/** The dates of a series within some days that are asked for. */
+const datesMeant = (event: CalendarEvent, window: Window, { index, isMeant }: Setting) => {
+  const dates = index.datesOf(event.id, window);
+  return isMeant ? dates.filter(isMeant) : dates;
+};
+
 const isOver = (o: Occurrence, { now }: Setting) => o.endMs <= now;
 
 function placedSingle(event: CalendarEvent, setting: Setting): PlacedEvent {
@@ -69,16 +77,13 @@ function placedOn(
   extent: { from: DayNumber; to: DayNumber },
   setting: Setting,
 ): PlacedEvent | null {
-  const { index, zone, days } = setting;
+  const { zone, days } = setting;
   if (!days) return null;
   const fromDay = Math.max(days.from ?? -Infinity, extent.from);
   const toDay = Math.min(days.to === null ? Infinity : days.to + 1, extent.to);
   if (!(fromDay < toDay) || !Number.isFinite(toDay - fromDay)) return null;
-  const dates = index.datesOf(event.id, {
-    fromDay,
-    toDay: Math.min(toDay, fromDay + LONGEST),
-    zone,
-  });
+  const window = { fromDay, toDay: Math.min(toDay, fromDay + LONGEST), zone };
+  const dates = datesMeant(event, window, setting);
   const next = dates.find((o) => !isOver(o, setting)) ?? null;
   const last = dates.find((o) => isOver(o, setting)) ?? null;
   return (next ?? last) ? { event, next, last: next ? null : last } : null;
@@ -88,14 +93,14 @@ function placedOn(
 function placedAround(event: CalendarEvent, setting: Setting): PlacedEvent {
   const series = compileSeries(event);
   if (!series) return placedSingle(event, setting);
-  const { index, zone, now } = setting;
+  const { zone, now } = setting;
   const today = dayOfWall(wallFromInstant(now, zone));
   const extent = extentOfSeries(series);
   const asked = placedOn(event, extent, setting);
   if (asked) return asked;
   const within = (from: number, to: number) => {
     const [fromDay, toDay] = [Math.max(from, extent.from), Math.min(to, extent.to)];
-    return fromDay < toDay ? index.datesOf(event.id, { fromDay, toDay, zone }) : [];
+    return fromDay < toDay ? datesMeant(event, { fromDay, toDay, zone }, setting) : [];
   };
   let next: Occurrence | null = null;
   let last: Occurrence | null = null;

@@ -44,6 +44,9 @@ export const FILTER_PARTS = [
   'people',
   'zones',
   'dates',
+  'weekdays',
+  'timeOfDay',
+  'length',
   'changed',
   'broughtIn',
   'checks',
@@ -77,6 +80,15 @@ const dayRange = z
     message: 'is before the first day',
   });
 
+/** Minutes from one to another, both included; without a bound where one is null. */
+const minuteRange = z.object({
+  from: z.number().int().nonnegative().nullable(),
+  to: z.number().int().nonnegative().nullable(),
+});
+export type MinuteRange = z.infer<typeof minuteRange>;
+
+const minuteOfDay = z.number().int().min(0).max(1440);
+
 /**
  * Which events are let through. Each part that is set must hold, or must not where it is among `not`.
  * Of a list, any may hold; what is empty asks for nothing.
@@ -97,6 +109,12 @@ export const filter = z.object({
   people: z.string().default(''),
   zones: z.array(zoneName).default([]),
   dates: dayRange.nullable().default(null),
+  /** Weekdays (0 = Monday) on one of which it must lie. */
+  weekdays: z.array(z.number().int().min(0).max(6)).default([]),
+  /** Minutes of the day between which it must begin, the last excluded; over midnight where `to` comes first. */
+  timeOfDay: z.object({ from: minuteOfDay, to: minuteOfDay }).nullable().default(null),
+  /** How many minutes it must last. */
+  length: minuteRange.nullable().default(null),
   /** When it must have been changed, or later (epoch ms). */
   changedSince: instant.nullable().default(null),
   /** The name, or part of it, of a file that was imported. */
@@ -121,6 +139,9 @@ export const EMPTY_FILTER: Filter = {
   people: '',
   zones: [],
   dates: null,
+  weekdays: [],
+  timeOfDay: null,
+  length: null,
   changedSince: null,
   broughtIn: '',
   checks: [],

@@ -5,6 +5,7 @@ import type { CalendarEvent } from '../model/event';
 import { durationOf, isSeries, isWholeDay } from '../model/event';
 import type { Filter } from '../model/filter';
 import { EMPTY_FILTER } from '../model/filter';
+import { nextStarts } from '../recurrence/walk';
 import { DAY, parseDate } from '../time/civil';
 import type { DayNumber, EpochMs } from '../time/units';
 import type { Subject, Whole } from './filterParts';
@@ -49,15 +50,27 @@ function lastEnd(event: CalendarEvent): number {
   return (series ? extentOfSeries(series) : extentOf(placed(event))).to * DAY;
 }
 
+/** Wall ms of the first date of an event. */
+function firstDate(event: CalendarEvent): { start: number; end: number } {
+  const start = wallOf(event.start);
+  return { start, end: start + durationOf(event) };
+}
+
 /** Days (wall ms) that any date of an event may touch, on whichever clock. */
 function reach(event: CalendarEvent): { start: number; end: number } {
   const series = compileSeries(event);
-  if (!series) {
-    const start = wallOf(event.start);
-    return { start, end: start + durationOf(event) };
-  }
+  if (!series) return firstDate(event);
   const { from, to } = extentOfSeries(series);
   return { start: from * DAY, end: to * DAY };
+}
+
+/** So many dates of a series tell on which weekdays and at which times it is. */
+const DATES_SEEN = 31;
+
+/** When the first dates of an event begin, wall ms. */
+function firstStarts(event: CalendarEvent): number[] {
+  const series = compileSeries(event);
+  return series ? nextStarts(series, series.start, DATES_SEEN) : [wallOf(event.start)];
 }
 
 /**
@@ -67,6 +80,7 @@ function reach(event: CalendarEvent): { start: number; end: number } {
 export function wholeTest({ filter, now }: Pick<EventQuery, 'filter' | 'now'>) {
   const passes = filterTest(filter, now);
   const asksDays = filter.dates !== null;
+  const asksTimes = filter.weekdays.length > 0 || filter.timeOfDay !== null;
   return (whole: Whole): boolean => {
     const { event } = whole;
     const isWhole = isWholeDay(event);
@@ -83,7 +97,9 @@ export function wholeTest({ filter, now }: Pick<EventQuery, 'filter' | 'now'>) {
       travelBefore: isWhole ? 0 : event.travelBefore,
       travelAfter: isWhole ? 0 : event.travelAfter,
       dateKey: isSeries(event) ? WHOLE_SERIES : null,
-      ...(asksDays ? reach(event) : { start: 0, end: 0 }),
+      ...firstDate(event),
+      ...(asksDays && { reach: reach(event) }),
+      ...(asksTimes && { starts: firstStarts(event) }),
       endMs: filter.isPastHidden ? lastEnd(event) : Infinity,
     };
     return passes(subject, whole);

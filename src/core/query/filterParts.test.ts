@@ -62,6 +62,16 @@ test.each<[Partial<Filter>, boolean]>([
   [{ text: 'lamp barometer' }, false],
   [{ text: 'brass wire' }, true],
   [{ place: 'bench' }, true],
+  [{ weekdays: [1] }, true],
+  [{ weekdays: [0, 2] }, false],
+  [{ timeOfDay: { from: 13 * 60, to: 14 * 60 } }, true],
+  [{ timeOfDay: { from: 12 * 60, to: 13 * 60 } }, false],
+  [{ timeOfDay: { from: 22 * 60, to: 14 * 60 } }, true],
+  [{ timeOfDay: { from: 22 * 60, to: 13 * 60 } }, false],
+  [{ length: { from: 120, to: 120 } }, true],
+  [{ length: { from: null, to: 119 } }, false],
+  [{ length: { from: 121, to: null } }, false],
+  [{ length: { from: null, to: 121 }, not: ['length'] }, false],
   [{ place: 'quay' }, false],
   [{ categoryIds: ['lamps', 'freight'] }, true],
   [{ categoryIds: ['freight'] }, false],
@@ -201,10 +211,36 @@ const FULL: Filter = {
   categoryIds: ['lamps'],
   kinds: ['series', 'untitled'],
   dates: { from: '2026-11-24', to: '2026-11-30' },
+  weekdays: [1, 3],
+  timeOfDay: { from: 9 * 60, to: 12 * 60 },
+  length: { from: null, to: 90 },
   changedSince: Date.parse('2026-11-20T00:00:00Z'),
   not: ['calendars', 'kinds'],
   isPastHidden: true,
 };
+
+test('a series as a whole is on the weekdays and at the times of any of its dates', () => {
+  const shift = event({
+    start: { kind: 'zoned', local: '2026-11-24T09:00:00', zone: 'Europe/London' },
+    end: { kind: 'zoned', local: '2026-11-24T09:45:00', zone: 'Europe/London' },
+    rule: 'FREQ=WEEKLY;BYDAY=TU,TH;BYHOUR=9,15',
+  });
+  const asks = (fields: Partial<Filter>, of_ = shift) =>
+    wholeTest({ filter: { ...EMPTY_FILTER, ...fields }, now: 0 })(of(of_));
+  expect([1, 3, 4].map((day) => asks({ weekdays: [day] }))).toEqual([true, true, false]);
+  expect(asks({ timeOfDay: { from: 15 * 60, to: 16 * 60 } })).toBe(true);
+  expect(asks({ timeOfDay: { from: 10 * 60, to: 15 * 60 } })).toBe(false);
+  const since = { from: '2026-12-01', to: null };
+  expect(asks({ dates: since, length: { from: 45, to: 45 } })).toBe(true);
+  expect(asks({ dates: since, weekdays: [4] })).toBe(false);
+  // A stay is on each of its days, and at no time of them.
+  const stay = event({ end: { kind: 'date', date: '2026-11-27' } });
+  expect([0, 1, 3, 4].map((day) => asks({ weekdays: [day] }, stay))).toEqual([
+    ...[false, true, true, false],
+  ]);
+  expect(asks({ timeOfDay: { from: 0, to: 1440 } }, stay)).toBe(false);
+  expect(asks({ length: { from: 3 * 1440, to: null } }, stay)).toBe(true);
+});
 
 test('what a check found is its dates, and as a whole the series of one', () => {
   const asks = (checks: EventCheck[]) => ({ filter: { ...EMPTY_FILTER, checks }, now: 0 });
@@ -228,6 +264,7 @@ test('a question is said in words', () => {
   expect(sayFilter(FULL, SAID)).toBe(
     '“brass wire” “lamp” in notes or title, not on workshop or clients, Lamps, ' +
       'not repeating or without a title, Tue, 24 Nov 2026 – Mon, 30 Nov 2026, ' +
+      'on Tue or Thu, from 09:00 until 12:00, up to 1 h 30 min, ' +
       'changed since Fri, 20 Nov 2026, not over',
   );
   expect(sayFilter(EMPTY_FILTER, SAID)).toBe('');

@@ -9,7 +9,8 @@ import { importanceOf } from '../model/importance';
 import type { Category } from '../model/others';
 import type { CalendarReminders } from '../reminders/following';
 import { calendarReminders } from '../reminders/following';
-import { DAY, parseDate } from '../time/civil';
+import { DAY, dayOfWall, MINUTE, minuteOfDay, parseDate, weekdayOf } from '../time/civil';
+import type { WallMs } from '../time/units';
 import { fold, foldAsTwo } from './fold';
 import { wordsOf } from './words';
 
@@ -34,7 +35,12 @@ export type Subject = Pick<
   | 'zone'
   | 'travelBefore'
   | 'travelAfter'
->;
+> & {
+  /** When its first dates begin (wall ms), of a series as a whole. */
+  starts?: readonly WallMs[];
+  /** Between when its dates lie (wall ms), of an event as a whole. */
+  reach?: { start: WallMs; end: WallMs };
+};
 
 /** What a check of Tidy has found. */
 export interface FoundIds {
@@ -158,17 +164,58 @@ function wallsOf({ from, to }: NonNullable<Filter['dates']>): { from: number; to
   };
 }
 
-function isWithin({ start, end }: Subject, dates: NonNullable<Filter['dates']>): boolean {
+function isWithin(subject: Subject, dates: NonNullable<Filter['dates']>): boolean {
+  const { start, end } = subject.reach ?? subject;
   const { from, to } = wallsOf(dates);
   return start < to && (end > from || (end === start && start >= from));
 }
 
-interface Part {
+const WEEK = 7;
+
+/** Whether it lies on one of some weekdays, with any of its days. */
+function isOnWeekday({ start, end, starts = [start] }: Subject, { weekdays }: Filter): boolean {
+  const days = Math.min(WEEK, dayOfWall(Math.max(start, end - 1)) - dayOfWall(start) + 1);
+  return starts.some((begin) =>
+    Array.from({ length: days }, (_, i) => weekdayOf(dayOfWall(begin) + i)).some((day) =>
+      weekdays.includes(day),
+    ),
+  );
+}
+
+/** Whether it begins between two times of the day, maybe over midnight; what has no hours never does. */
+function beginsWithin({ wholeDay, start, starts = [start] }: Subject, filter: Filter): boolean {
+  const { from, to } = filter.timeOfDay!;
+  if (wholeDay) return false;
+  return starts.some((begin) => {
+    const minute = minuteOfDay(begin);
+    return from <= to ? minute >= from && minute < to : minute >= from || minute < to;
+  });
+}
+
+function lastsWithin({ start, end }: Subject, { length }: Filter): boolean {
+  const minutes = (end - start) / MINUTE;
+  return minutes >= (length!.from ?? 0) && minutes <= (length!.to ?? Infinity);
+}
+
+interface Part<Of = Whole> {
   isSet(filter: Filter): boolean;
-  holds(subject: Subject, whole: Whole, filter: Filter): boolean;
+  holds(subject: Subject, whole: Of, filter: Filter): boolean;
 }
 
 const isSaid = (text: string) => text.trim() !== '';
+
+/** What is asked of when a date lies, whatever its event is. */
+const TIMES = {
+  weekdays: { isSet: ({ weekdays }) => weekdays.length > 0, holds: (s, _, f) => isOnWeekday(s, f) },
+  timeOfDay: {
+    isSet: ({ timeOfDay }) => timeOfDay !== null,
+    holds: (s, _, f) => beginsWithin(s, f),
+  },
+  length: {
+    isSet: ({ length }) => length !== null && (length.from !== null || length.to !== null),
+    holds: (s, _, f) => lastsWithin(s, f),
+  },
+} as const satisfies Partial<Record<FilterPart, Part<unknown>>>;
 
 /** What each part of a filter asks for. */
 const PARTS: Readonly<Record<FilterPart, Part>> = {
@@ -214,6 +261,7 @@ const PARTS: Readonly<Record<FilterPart, Part>> = {
     isSet: ({ dates }) => dates !== null && (dates.from !== null || dates.to !== null),
     holds: (subject, _, { dates }) => isWithin(subject, dates!),
   },
+  ...TIMES,
   changed: {
     isSet: ({ changedSince }) => changedSince !== null,
     holds: (_, { event }, { changedSince }) => event.updated >= changedSince!,
@@ -237,6 +285,15 @@ export const partsSetOf = (filter: Filter): FilterPart[] =>
 /** How many parts of a filter are set; that the past is hidden is one of them. */
 export const partsSet = (filter: Filter): number =>
   filter === EMPTY_FILTER ? 0 : partsSetOf(filter).length + Number(filter.isPastHidden);
+
+const TIME_PARTS = Object.keys(TIMES) as (keyof typeof TIMES)[];
+
+/** Whether the weekday, hour and length of a date are such as a filter asks for. */
+export const hasTimes = (date: Subject, filter: Filter): boolean =>
+  TIME_PARTS.every((part) => {
+    const { isSet, holds } = TIMES[part];
+    return !isSet(filter) || holds(date, null, filter) !== filter.not.includes(part);
+  });
 
 /** Makes the test of a filter, for as many events as one likes: each part that is set must hold, or must not. */
 export function filterTest(

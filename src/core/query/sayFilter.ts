@@ -1,11 +1,13 @@
 import { CHECK_WORDS } from '../model/checks';
 import type { Filter, FilterKind, FilterPart, TextField } from '../model/filter';
+import type { Weekday } from '../time/civil';
 import { dayOfWall, parseDate } from '../time/civil';
 import type { Wording } from '../time/words';
-import { DATED_DAY, sayDay } from '../time/words';
+import { DATED_DAY, sayDay, sayMinute, shortWeekday } from '../time/words';
 import { cityOf } from '../time/zoneNames';
 import { wallFromInstant } from '../time/zones';
 import { partsSetOf } from './filterParts';
+import { formatMinuteRange } from './minuteRange';
 import { wordsOf } from './words';
 
 /** What the fields that words stand in are called. */
@@ -47,6 +49,9 @@ export const PART_NAMES: Readonly<Record<FilterPart, string>> = {
   people: 'People',
   zones: 'Zones',
   dates: 'Dates',
+  weekdays: 'Weekdays',
+  timeOfDay: 'Time of day',
+  length: 'Length',
   changed: 'Changed since',
   broughtIn: 'Imported with',
   checks: 'Found by Tidy',
@@ -88,6 +93,10 @@ const SAY: Readonly<Record<FilterPart, (filter: Filter, wording: FilterWording) 
   people: ({ people }) => `with ${people.trim()}`,
   zones: ({ zones }) => `in ${either(zones.map(cityOf))}`,
   dates: sayDates,
+  weekdays: ({ weekdays }) => `on ${either(weekdays.map((day) => shortWeekday(day as Weekday)))}`,
+  timeOfDay: ({ timeOfDay }, { wording: { hourCycle } }) =>
+    `from ${sayMinute(timeOfDay!.from, hourCycle)} until ${sayMinute(timeOfDay!.to, hourCycle)}`,
+  length: ({ length }) => formatMinuteRange(length!),
   changed: ({ changedSince }, { wording, clock }) =>
     `changed since ${sayDay(dayOfWall(wallFromInstant(changedSince!, clock)), wording, DATED_DAY)}`,
   broughtIn: ({ broughtIn }) => `imported with ${broughtIn.trim()}`,

@@ -1,5 +1,5 @@
 import type { EventIndex } from '@/core/agenda/eventIndex';
-import type { Window } from '@/core/agenda/occurrence';
+import type { Occurrence, Window } from '@/core/agenda/occurrence';
 import type { DayContext } from '@/core/find/daysIn';
 import { daysIn } from '@/core/find/daysIn';
 import type { FoundLine } from '@/core/find/results';
@@ -11,6 +11,7 @@ import type { CalendarEvent } from '@/core/model/event';
 import type { Filter } from '@/core/model/filter';
 import { inOrder } from '@/core/model/order';
 import type { EventQuery } from '@/core/query/eventQuery';
+import { hasTimes } from '@/core/query/filterParts';
 import { wordsOf } from '@/core/query/words';
 import { parseDate } from '@/core/time/civil';
 import type { EpochMs } from '@/core/time/units';
@@ -129,7 +130,12 @@ export class Finding {
     const words = wordsOf(corrected ?? filter.text);
     const { dates } = filter;
     const days = dates && !filter.not.includes('dates') ? daysOf(dates) : undefined;
-    const { coming, over } = sortedLines(events, { index, zone, now, ...(days && { days }) }, most);
+    const isMeant = (date: Occurrence) => hasTimes(date, filter);
+    const { coming, over } = sortedLines(
+      events,
+      { index, zone, now, isMeant, ...(days && { days }) },
+      most,
+    );
     return {
       coming: coming.lines.map((placed) => lineOf(placed, words)),
       over: over.lines.map((placed) => lineOf(placed, words)),

@@ -6,6 +6,7 @@ import type { Filter, FilterKind, FilterPart } from '@/core/model/filter';
 import { FILTER_KINDS, TEXT_FIELDS } from '@/core/model/filter';
 import type { Category } from '@/core/model/others';
 import { FIELD_NAMES, KIND_NAMES } from '@/core/query/sayFilter';
+import type { Weekday } from '@/core/time/civil';
 import { cityOf } from '@/core/time/zoneNames';
 import { AVAILABILITIES, IMPORTANCE_CHOICES } from '@/features/event/choices';
 import { ZonePicker } from '@/features/zones/ZonePicker';
@@ -17,7 +18,8 @@ import { usePreferences } from '@/data/preferences';
 import { usePalette } from '@/ui/theme/theme';
 import { ChangedField } from './ChangedField';
 import { DatesField } from './DatesField';
-import { capital } from '@/core/time/words';
+import { LengthField, TimeOfDayField } from './TimesFields';
+import { capital, WEEKDAYS } from '@/core/time/words';
 
 const KINDS: { value: FilterKind; label: string }[] = FILTER_KINDS.map((value) => ({
   value,
@@ -32,6 +34,13 @@ const VISIBILITIES = [
   { value: 'public' as const, label: 'Public' },
   { value: 'private' as const, label: 'Private' },
 ];
+
+/** The weekdays, from the one on which the person's week begins. */
+const fromWeekday = (first: Weekday) =>
+  WEEKDAYS.map((_, i) => {
+    const value = (first + i) % WEEKDAYS.length;
+    return { value, label: WEEKDAYS[value as Weekday] };
+  });
 
 interface Props {
   part: FilterPart;
@@ -81,6 +90,7 @@ export function PartField({
   onChange,
 }: Props) {
   const { dim } = usePalette();
+  const { firstWeekday } = usePreferences();
   switch (part) {
     case 'words':
       return (
@@ -198,6 +208,24 @@ export function PartField({
       return <ZonesField filter={filter} onChange={onChange} />;
     case 'dates':
       return <DatesField dates={filter.dates} onChange={(dates) => onChange({ dates })} />;
+    case 'weekdays':
+      return (
+        <ToggleGroup
+          name="On any of these weekdays"
+          options={fromWeekday(firstWeekday)}
+          chosen={filter.weekdays}
+          onChange={(weekdays) => onChange({ weekdays })}
+        />
+      );
+    case 'timeOfDay':
+      return (
+        <TimeOfDayField
+          timeOfDay={filter.timeOfDay}
+          onChange={(timeOfDay) => onChange({ timeOfDay })}
+        />
+      );
+    case 'length':
+      return <LengthField length={filter.length} onChange={(length) => onChange({ length })} />;
     case 'changed':
       return (
         <ChangedField

@@ -2,6 +2,7 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import { useState } from 'react';
 import type { Filter } from '@/core/model/filter';
 import { EMPTY_FILTER } from '@/core/model/filter';
+import { WEEKDAYS } from '@/core/time/words';
 import { openDialogs } from '@/ui/testing/dialogs';
 import { inTheme } from '@/ui/testing/inTheme';
 import { DatesField } from './DatesField';
@@ -52,6 +53,56 @@ test('a part is added by name, turned round and taken away', () => {
   expect(screen.getByRole('button', { name: 'People: not with Mei. Change' })).toBeTruthy();
   press('Take away: not with Mei');
   expect(onFilter).toHaveBeenLastCalledWith({ ...EMPTY_FILTER, kinds: ['series'] });
+});
+
+test('weekdays, a time of day and a length are asked for by chips, clocks and words', () => {
+  const onFilter = jest.fn();
+  function Held() {
+    const [filter, setFilter] = useState<Filter>(EMPTY_FILTER);
+    onFilter(filter);
+    return <PartChips filter={filter} onFilter={setFilter} />;
+  }
+  inTheme(<Held />);
+  const ask = (part: string, answer: () => void) => {
+    press('More exact');
+    press(part);
+    answer();
+    press('Done');
+  };
+  ask('Weekdays', () => {
+    expect(
+      within(screen.getByRole('group', { name: 'On any of these weekdays' }))
+        .getAllByRole('button')
+        .map(({ textContent }) => textContent),
+    ).toEqual(WEEKDAYS);
+    press('Monday');
+    press('Friday');
+  });
+  ask('Time of day', () => {
+    press('Morning');
+    fireEvent.change(screen.getByRole('textbox', { name: 'Begins before' }), {
+      target: { value: '11:30' },
+    });
+    fireEvent.blur(screen.getByRole('textbox', { name: 'Begins before' }));
+  });
+  const words = () => screen.getByRole('textbox', { name: 'Length in words' });
+  ask('Length', () => {
+    press('30 min to 1 h');
+    fireEvent.change(words(), { target: { value: '1 to 2 lamps' } });
+    expect(screen.getByText(/^That is no length/)).toBeTruthy();
+    fireEvent.change(words(), { target: { value: 'over 3 h' } });
+  });
+  expect(onFilter).toHaveBeenLastCalledWith({
+    ...EMPTY_FILTER,
+    weekdays: [0, 4],
+    timeOfDay: { from: 300, to: 690 },
+    length: { from: 180, to: null },
+  });
+  expect(
+    screen.getByRole('button', { name: 'Time of day: from 05:00 until 11:30. Change' }),
+  ).toBeTruthy();
+  press('Take away: at least 3 h');
+  expect(onFilter.mock.lastCall[0].length).toBeNull();
 });
 
 test('days are asked for in words, and what names none is told', () => {

@@ -47,7 +47,10 @@ const ORDERS: { value: TaskOrder; label: string }[] = [
   { value: 'title', label: 'Title' },
 ];
 /** Parts of a question that tasks have nothing of. */
-const NOT_FOR_TASKS = ['availability', 'visibility', 'people', 'broughtIn', 'checks'] as const;
+const NOT_FOR_TASKS = [
+  ...(['availability', 'visibility', 'people', 'broughtIn', 'checks'] as const),
+  ...(['weekdays', 'timeOfDay', 'length'] as const),
+] as const;
 
 function ViewCard({
   view,
