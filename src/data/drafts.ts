@@ -1,5 +1,6 @@
-import { useMemo, useSyncExternalStore } from 'react';
+import { useMemo } from 'react';
 import { z } from '@/core/model/zod';
+import { localStore } from './localStore';
 import { chosenStore } from './whichStore';
 
 /**
@@ -16,61 +17,20 @@ const draft = z.object({
 export type Draft = z.infer<typeof draft>;
 
 const drafts = z.record(z.string(), draft);
-type Drafts = Readonly<z.infer<typeof drafts>>;
 
-const NONE: Drafts = {};
-const keyOfStore = () => `orderly-week-drafts-${chosenStore()}`;
+const kept = localStore<Readonly<z.infer<typeof drafts>>>(
+  () => `orderly-week-drafts-${chosenStore()}`,
+  drafts,
+  {},
+);
 
-/** As they stand; read once, and again when another window wrote. */
-let kept: Drafts | null = null;
-
-function current(): Drafts {
-  if (kept) return kept;
-  try {
-    const text = window.localStorage.getItem(keyOfStore());
-    kept = (text === null ? null : drafts.safeParse(JSON.parse(text)).data) ?? NONE;
-  } catch {
-    // Storage that is denied, or a text that can't be read, holds no draft; the event that it was of is whole in the store.
-    kept = NONE;
-  }
-  return kept;
-}
-
-const listeners = new Set<() => void>();
-
-function put(next: Drafts): void {
-  kept = next;
-  try {
-    if (Object.keys(next).length) window.localStorage.setItem(keyOfStore(), JSON.stringify(next));
-    else window.localStorage.removeItem(keyOfStore());
-  } catch {
-    // Full or denied: the draft holds on this page, as changes do then, which the notice tells of.
-  }
-  for (const listener of listeners) listener();
-}
-
-function heard({ key }: StorageEvent): void {
-  if (key !== null && key !== keyOfStore()) return;
-  kept = null;
-  for (const listener of listeners) listener();
-}
-
-function subscribe(listener: () => void): () => void {
-  if (!listeners.size) {
-    window.addEventListener('storage', heard);
-    // What was written while nobody listened was not heard.
-    kept = null;
-  }
-  listeners.add(listener);
-  return () => {
-    listeners.delete(listener);
-    if (!listeners.size) window.removeEventListener('storage', heard);
-  };
+function without(name: string): void {
+  const { [name]: _gone, ...others } = kept.get();
+  kept.put(Object.keys(others).length ? others : null);
 }
 
 /** Whether an occurrence (its id) was being edited, and its changes were not kept. */
-export const useHasDraft = (id: string): boolean =>
-  useSyncExternalStore(subscribe, () => id in current());
+export const useHasDraft = (id: string): boolean => kept.use((all) => id in all);
 
 /** The draft of that name, if there is one, and how it is put by and let go. */
 export function useDraft(name: string): {
@@ -80,18 +40,16 @@ export function useDraft(name: string): {
   /** Lets it go as long as it has that title: another may have been begun since. */
   dropOf(title: string): void;
 } {
-  const draft = useSyncExternalStore(subscribe, () => current()[name]);
+  const draft = kept.use((all) => all[name]);
   return useMemo(
     () => ({
       draft,
-      keep: (next: Draft) => put({ ...current(), [name]: next }),
+      keep: (next: Draft) => kept.put({ ...kept.get(), [name]: next }),
       drop: () => {
-        const { [name]: gone, ...others } = current();
-        if (gone) put(others);
+        if (name in kept.get()) without(name);
       },
       dropOf: (title: string) => {
-        const { [name]: gone, ...others } = current();
-        if (gone?.title === title) put(others);
+        if (kept.get()[name]?.title === title) without(name);
       },
     }),
     [draft, name],

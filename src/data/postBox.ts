@@ -1,16 +1,14 @@
 import { nanoid } from 'nanoid';
+import { z } from '@/core/model/zod';
+import { localStore } from './localStore';
 
-const KEY = 'orderly-week-post-box';
+const box = localStore(() => 'orderly-week-post-box', z.string().min(1).nullable(), null);
 
 /** The name of this browser's box at the post of the stand-in office, which nobody else can guess. */
 export function postBox(): string {
-  try {
-    const known = window.localStorage.getItem(KEY);
-    if (known) return known;
-    const made = nanoid();
-    window.localStorage.setItem(KEY, made);
-    return made;
-  } catch {
-    return nanoid(); // Storage that is denied keeps no mail either.
-  }
+  const known = box.get();
+  if (known) return known;
+  const made = nanoid();
+  box.put(made);
+  return made;
 }

@@ -5,11 +5,11 @@ import type { RemoteEngine } from '@/engine/client';
 import { describeError } from '@/core/userError';
 import { useEngine } from './engineContext';
 import { useEngineQuery } from './engineQuery';
+import { localStore } from './localStore';
 import { outsideState } from './outsideState';
 
 /** How long it is quiet after a change before a copy is written, in ms. */
 const QUIET = 120_000;
-const KEY = 'orderly-week-copy';
 const FOLDER = 'folder';
 
 /** Of the newest browsers' file systems, and not in the types of the DOM yet. */
@@ -28,13 +28,7 @@ declare global {
 const lastCopy = z.object({ at: z.number(), name: z.string(), records: z.number() });
 export type LastCopy = z.infer<typeof lastCopy>;
 
-function readLast(): LastCopy | null {
-  try {
-    return lastCopy.safeParse(JSON.parse(window.localStorage.getItem(KEY) ?? 'null')).data ?? null;
-  } catch {
-    return null;
-  }
-}
+const lastKept = localStore(() => 'orderly-week-copy', lastCopy.nullable(), null);
 
 interface Copies {
   folder: Folder | null;
@@ -60,29 +54,19 @@ async function folders() {
 
 export const useSafeCopies = (): Copies => state.use();
 
-const SINCE_KEY = 'orderly-week-since';
+const since = localStore(() => 'orderly-week-since', z.number().positive().nullable(), null);
 
 /** Since when (epoch ms) there has been no copy: the last one, or when one's own data was first seen here. */
 export function withoutCopySince(last: LastCopy | null, now: number): number {
-  if (last) return last.at;
-  try {
-    const known = Number(window.localStorage.getItem(SINCE_KEY));
-    if (known) return known;
-    window.localStorage.setItem(SINCE_KEY, String(now));
-  } catch {
-    // A browser that keeps nothing keeps no date either: nobody is reminded of what it can't hold.
-  }
-  return now;
+  const known = last?.at ?? since.get();
+  if (known === null) since.put(now);
+  return known ?? now;
 }
 
 /** Notes that everything went into a file by hand. */
 export function noteCopy(copy: LastCopy): void {
   put({ last: copy, problem: null });
-  try {
-    window.localStorage.setItem(KEY, JSON.stringify(copy));
-  } catch {
-    // Where nothing can be kept, it is known until the page is closed.
-  }
+  lastKept.put(copy);
 }
 
 /** Writes a file and reads it back. @throws Error where what is read is not what was written. */
@@ -102,7 +86,7 @@ const LOCK = 'orderly-week-copies';
 /** A copy of everything into the chosen folder, unless another window has made one since that time (epoch ms). */
 function copyAfter(engine: RemoteEngine, folder: Folder, since: number): Promise<void> {
   return navigator.locks.request(LOCK, async () => {
-    const last = readLast();
+    const last = lastKept.get();
     if (last && last.at > since) put({ last, problem: null });
     else await copyNow(engine, folder);
   });
@@ -170,7 +154,7 @@ export function useKeepingCopies(): void {
   const folder = state.use((all) => all.folder);
   useEffect(() => {
     if (!isOwn) return;
-    put({ last: readLast() });
+    put({ last: lastKept.get() });
     void folders()
       .then((db) => db.get('handles', FOLDER) as Promise<Folder | undefined>)
       .then((known) => put({ folder: known ?? null }))

@@ -14,6 +14,7 @@ import { useEngineQuery } from './engineQuery';
 import { useMessages } from './messages';
 import { useNow, useWallNow } from './now';
 import { outsideState } from './outsideState';
+import { localStore } from './localStore';
 import { postBox } from './postBox';
 import type { Preferences } from './preferences';
 import { usePreferences } from './preferences';
@@ -106,30 +107,14 @@ async function isThere(share: Share): Promise<boolean> {
 const takeBack = (share: Secret) =>
   fetch(`/shares/${share.token}`, { method: 'DELETE', headers: headersOf(share) });
 
-/** Where this browser remembers what it published, so that what is ended meanwhile is taken back. */
-const SENT_KEY = 'orderly-week-published';
 const sentShares = z.record(z.string(), z.object({ token: z.string(), key: z.string() }));
-type Sent = z.infer<typeof sentShares>;
 
 /** What this browser published, by the shares' ids: one that is there no longer is taken back. */
-function sentOf(store: string): Sent {
-  try {
-    return sentShares.parse(
-      JSON.parse(window.localStorage.getItem(`${SENT_KEY}-${store}`) ?? '{}'),
-    );
-  } catch {
-    return {}; // What can't be read, or not be kept, is what nobody can take back from here.
-  }
-}
+const sent = (store: string) => localStore(() => `orderly-week-published-${store}`, sentShares, {});
 
 function noteSent(store: string, id: string, share: Secret | null): void {
-  const { [id]: _before, ...others } = sentOf(store);
-  const next: Sent = share ? { ...others, [id]: { token: share.token, key: share.key } } : others;
-  try {
-    window.localStorage.setItem(`${SENT_KEY}-${store}`, JSON.stringify(next));
-  } catch {
-    // A browser that keeps nothing keeps no share for the next time either.
-  }
+  const { [id]: _before, ...others } = sent(store).get();
+  sent(store).put(share ? { ...others, [id]: { token: share.token, key: share.key } } : others);
 }
 
 /** Who publishes: the engine of a store. */
@@ -152,7 +137,7 @@ async function publish({ engine, store }: Publisher, share: Share, preferences: 
     return stand(share.id, { is: 'published' });
   }
   try {
-    if (share.id in sentOf(store)) await takeBack(share);
+    if (share.id in sent(store).get()) await takeBack(share);
     noteSent(store, share.id, null);
     stand(share.id, { is: 'off' });
   } catch {
@@ -169,7 +154,7 @@ async function publishAll(
   preferences: Preferences,
 ) {
   for (const share of shares) await publish(publisher, share, preferences);
-  for (const [id, share] of Object.entries(sentOf(publisher.store))) {
+  for (const [id, share] of Object.entries(sent(publisher.store).get())) {
     if (shares.some((one) => one.id === id)) continue;
     try {
       await takeBack(share);
@@ -192,7 +177,7 @@ export function usePublishing(): void {
   useAddressesChecked(shares, { engine, store, preferences, now });
   useEffect(() => {
     if (!engine || !shares || turn === undefined) return;
-    if (!shares.length && !Object.keys(sentOf(store)).length) return;
+    if (!shares.length && !Object.keys(sent(store).get()).length) return;
     const timer = setTimeout(() => void publishAll({ engine, store }, shares, preferences), QUIET);
     return () => clearTimeout(timer);
   }, [engine, store, shares, preferences, turn, retry]);

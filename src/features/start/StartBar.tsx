@@ -1,36 +1,18 @@
-import { useState } from 'react';
+import { z } from '@/core/model/zod';
 import { useEngine } from '@/data/engineContext';
+import { localStore } from '@/data/localStore';
 import { useIsEmpty } from '@/data/queries';
 import { later } from '@/ui/later';
 
-const KEY = 'orderly-week-start-left';
+const left = localStore(() => 'orderly-week-start-left', z.number().nullable(), null);
 
 const FirstStartLater = later(() => import('./FirstStart').then(({ FirstStart }) => FirstStart));
-
-function wasLeft(): boolean {
-  try {
-    return window.localStorage.getItem(KEY) !== null;
-  } catch {
-    return true; // Who lets nothing be kept would be asked each time.
-  }
-}
 
 /** On one's own empty sheet: how to begin, until something is there or it was left. */
 export function StartBar() {
   const { store } = useEngine();
   const isEmpty = useIsEmpty();
-  const [isLeft, setLeft] = useState(wasLeft);
+  const isLeft = left.use() !== null;
   if (store !== 'own' || isLeft || !isEmpty) return null;
-  return (
-    <FirstStartLater
-      onLeave={() => {
-        setLeft(true);
-        try {
-          window.localStorage.setItem(KEY, '1');
-        } catch {
-          // It is left for as long as this page is open.
-        }
-      }}
-    />
-  );
+  return <FirstStartLater onLeave={() => left.put(1)} />;
 }

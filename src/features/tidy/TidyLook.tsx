@@ -1,9 +1,10 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { CHECK_WORDS } from '@/core/model/checks';
 import { dayOfWall, startOfWeek } from '@/core/time/civil';
+import { z } from '@/core/model/zod';
+import { localStore } from '@/data/localStore';
 import { useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
 import { useSoonFindings } from '@/data/tidying';
@@ -12,41 +13,28 @@ import { Icon } from '@/ui/icons/Icon';
 import { Title } from '@/ui/Title';
 import { usePalette } from '@/ui/theme/theme';
 
-const keyOfStore = () => `orderly-week-look-${chosenStore()}`;
-
-/** The week (by its first day) in which the look was put away last; null when storage tells of none. */
-function putAwayWeek(): string | null {
-  try {
-    return window.localStorage.getItem(keyOfStore());
-  } catch {
-    return null; // Storage that is denied: the look is there once more.
-  }
-}
+/** The week (day number of its first day) in which the look was put away last. */
+const putAway = localStore(
+  () => `orderly-week-look-${chosenStore()}`,
+  z.number().int().nullable(),
+  null,
+);
 
 /** The look of the week: a few things that are better put right before they happen. */
 export function TidyLook() {
   const { clock, firstWeekday } = usePreferences();
   const palette = usePalette();
   const router = useRouter();
-  const week = String(startOfWeek(dayOfWall(useWallNow(clock)), firstWeekday));
-  const [away, setAway] = useState(putAwayWeek);
+  const week: number = startOfWeek(dayOfWall(useWallNow(clock)), firstWeekday);
+  const away = putAway.use();
   const { data: findings = [] } = useSoonFindings();
   if (away === week || findings.length === 0) return null;
-
-  function putAway() {
-    setAway(week);
-    try {
-      window.localStorage.setItem(keyOfStore(), week);
-    } catch {
-      // It is away on this page.
-    }
-  }
 
   return (
     <View role="region" aria-label="To put right soon" style={styles.all}>
       <View style={styles.head}>
         <Title level={2}>Put right soon</Title>
-        <Button compact onPress={putAway}>
+        <Button compact onPress={() => putAway.put(week)}>
           Not this week
         </Button>
       </View>
