@@ -38,5 +38,5 @@ export function useAskSheet(): (asked: Asked) => void {
 
 /** What the sheet was asked for and has not done yet, and how it says that it took it up. */
 export function useAsked(): [Asked | null, () => void] {
-  return [waiting.use(), () => putAsked(null)];
+  return [waiting.useValue(), () => putAsked(null)];
 }

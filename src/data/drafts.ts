@@ -30,7 +30,7 @@ function without(name: string): void {
 }
 
 /** Whether an occurrence (its id) was being edited, and its changes were not kept. */
-export const useHasDraft = (id: string): boolean => kept.use((all) => id in all);
+export const useHasDraft = (id: string): boolean => kept.useValue((all) => id in all);
 
 /** The draft of that name, if there is one, and how it is put by and let go. */
 export function useDraft(name: string): {
@@ -40,7 +40,7 @@ export function useDraft(name: string): {
   /** Lets it go as long as it has that title: another may have been begun since. */
   dropOf(title: string): void;
 } {
-  const draft = kept.use((all) => all[name]);
+  const draft = kept.useValue((all) => all[name]);
   return useMemo(
     () => ({
       draft,

@@ -16,4 +16,4 @@ const walk = outsideState<FoundWalk | null>(null);
 /** Begins to look at results, goes on among them, or (null) is done with it. */
 export const putFoundWalk = (next: FoundWalk | null): void => walk.put(next);
 
-export const useFoundWalk = (): FoundWalk | null => walk.use();
+export const useFoundWalk = (): FoundWalk | null => walk.useValue();

@@ -4,4 +4,4 @@ import { outsideState } from './outsideState';
 const waiting = outsideState<readonly File[] | null>(null);
 
 export const putIncoming = (files: readonly File[] | null): void => waiting.put(files);
-export const useIncoming = (): readonly File[] | null => waiting.use();
+export const useIncoming = (): readonly File[] | null => waiting.useValue();

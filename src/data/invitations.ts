@@ -78,7 +78,7 @@ export function useStrayed(): readonly StrayedRow[] {
 
 /** Whether the post did not answer when it was asked last. */
 const away = outsideState(false);
-export const useIsPostAway = (): boolean => away.use();
+export const useIsPostAway = (): boolean => away.useValue();
 
 /** Mails that wait to be sent. */
 export function useWaitingMails(): number {

@@ -20,4 +20,4 @@ export function noteAsked(question: Filter): void {
   asked.put([question, ...others].slice(0, MOST));
 }
 
-export const useLastFilters = (): readonly Filter[] => asked.use();
+export const useLastFilters = (): readonly Filter[] => asked.useValue();

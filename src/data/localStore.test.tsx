@@ -44,7 +44,7 @@ test('who reads without listening reads what another window wrote', () => {
 test('a screen follows this window and others', () => {
   const lamps = store();
   function Shown() {
-    return <p>{lamps.use((all) => all.join(' '))}</p>;
+    return <p>{lamps.useValue((all) => all.join(' '))}</p>;
   }
   const { unmount } = render(<Shown />);
   act(() => lamps.put(['brass']));

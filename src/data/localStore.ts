@@ -7,8 +7,8 @@ export interface LocalStore<T> {
   /** Keeps another value; null keeps none. Where nothing can be kept, it holds on this page. */
   put(next: T | null): void;
   /** The value, or what is picked from it, drawn anew when that is another one, also by another window. */
-  use(): T;
-  use<Part>(pick: (value: T) => Part): Part;
+  useValue(): T;
+  useValue<Part>(pick: (value: T) => Part): Part;
 }
 
 /** A text as it was kept: JSON, or before that the bare text. */
@@ -94,6 +94,6 @@ export function localStore<T>(keyOf: () => string, schema: z.ZodType<T>, none: T
       known = { key, text, value: next ?? none, isKept: keepText(key, text) };
       tell();
     },
-    use: useValue as LocalStore<T>['use'],
+    useValue: useValue as LocalStore<T>['useValue'],
   };
 }

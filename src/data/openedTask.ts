@@ -6,4 +6,4 @@ const opened = outsideState<string | null>(null);
 /** Shows a task, on whichever screen. */
 export const openTask = (id: string): void => opened.put(id);
 export const closeTask = (): void => opened.put(null);
-export const useOpenedTask = (): string | null => opened.use();
+export const useOpenedTask = (): string | null => opened.useValue();

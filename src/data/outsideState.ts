@@ -7,8 +7,8 @@ export interface OutsideState<T> {
   /** Calls back whenever it is another one; answers with what ends that. */
   listen(listener: () => void): () => void;
   /** The value, or what is picked from it, drawn anew when that is another one. */
-  use(): T;
-  use<Part>(pick: (value: T) => Part): Part;
+  useValue(): T;
+  useValue<Part>(pick: (value: T) => Part): Part;
 }
 
 /** Makes such a value, for this window, until it is loaded anew. */
@@ -29,6 +29,6 @@ export function outsideState<T>(first: T): OutsideState<T> {
       for (const listener of listeners) listener();
     },
     listen,
-    use: useValue as OutsideState<T>['use'],
+    useValue: useValue as OutsideState<T>['useValue'],
   };
 }

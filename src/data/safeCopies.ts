@@ -52,7 +52,7 @@ async function folders() {
   });
 }
 
-export const useSafeCopies = (): Copies => state.use();
+export const useSafeCopies = (): Copies => state.useValue();
 
 const since = localStore(() => 'orderly-week-since', z.number().positive().nullable(), null);
 
@@ -151,7 +151,7 @@ export function useKeepingCopies(): void {
   const { data: turn } = useEngineQuery(['copyTurn'], (remote) => remote.sharing.turn(), {
     enabled: isOwn,
   });
-  const folder = state.use((all) => all.folder);
+  const folder = state.useValue((all) => all.folder);
   useEffect(() => {
     if (!isOwn) return;
     put({ last: lastKept.get() });

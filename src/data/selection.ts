@@ -46,8 +46,8 @@ export const selection = {
 };
 
 /** The ids that are selected. */
-export const useSelection = (): ReadonlySet<string> => selected.use();
+export const useSelection = (): ReadonlySet<string> => selected.useValue();
 
 /** Whether an occurrence is selected, by itself or with its series. */
 export const useIsChosen = (id: string): boolean =>
-  selected.use((ids) => ids.size > 0 && (ids.has(id) || ids.has(partsOfId(id).eventId)));
+  selected.useValue((ids) => ids.size > 0 && (ids.has(id) || ids.has(partsOfId(id).eventId)));

@@ -53,7 +53,7 @@ export type Standing = { is: 'published' } | { is: 'waiting'; why: string } | { 
 
 const stand = (id: string, how: Standing) => standing.put(new Map(standing.get()).set(id, how));
 
-export const useShareStanding = (id: string) => standing.use((all) => all.get(id));
+export const useShareStanding = (id: string) => standing.useValue((all) => all.get(id));
 
 type Secret = Pick<Share, 'token' | 'key'>;
 
@@ -172,7 +172,9 @@ export function usePublishing(): void {
   const { data: shares } = useEngineQuery(['shares'], (remote) => remote.sharing.all());
   const now = useNow();
   const { data: turn } = useEngineQuery(['shareTurn'], (remote) => remote.sharing.turn());
-  const isWaiting = standing.use((all) => [...all.values()].some(({ is }) => is === 'waiting'));
+  const isWaiting = standing.useValue((all) =>
+    [...all.values()].some(({ is }) => is === 'waiting'),
+  );
   const retry = isWaiting ? now : 0;
   useAddressesChecked(shares, { engine, store, preferences, now });
   useEffect(() => {

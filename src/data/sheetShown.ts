@@ -41,7 +41,7 @@ export function useTellSheetShown(
 
 /** What the sheet shows, for what stands around it; null on the other screens. */
 export function useSheetShown(): SheetShown | null {
-  return shown.use();
+  return shown.useValue();
 }
 
 /** The zone whose clock the sheet shows; null where there is no sheet. */

@@ -19,4 +19,4 @@ const target = outsideState<SheetTarget | null>(null);
 export const putSheetTarget = (next: SheetTarget | null): void => target.put(next);
 export const sheetTarget = (): SheetTarget | null => target.get();
 /** Whether there is a sheet that something can be put on. */
-export const useHasSheetTarget = (): boolean => target.use((now) => now !== null);
+export const useHasSheetTarget = (): boolean => target.useValue((now) => now !== null);

@@ -30,7 +30,7 @@ interface Band {
 
 const shown = outsideState<ShownOpenings | null>(null);
 
-export const useShownOpenings = () => shown.use();
+export const useShownOpenings = () => shown.useValue();
 
 export const hideOpenings = () => shown.put(null);
 
@@ -38,7 +38,7 @@ const NONE: readonly Band[] = [];
 
 /** The bands of a day, with the times on it that are to be offered. */
 export function useBandsOn(day: DayNumber): readonly Band[] {
-  const all = shown.use();
+  const all = shown.useValue();
   const clear = all?.bands.get(day) ?? NONE;
   const offered = all?.offered?.filter((start) => dayOfWall(start) === day) ?? [];
   if (!all || !offered.length) return clear;

@@ -6,7 +6,7 @@ const MOST_ASKED = 20;
 /** Events that were just changed here, whose guests may not know. */
 const touched = outsideState<readonly string[]>([]);
 
-export const useTouched = (): readonly string[] => touched.use();
+export const useTouched = (): readonly string[] => touched.useValue();
 
 /** Notes events of which guests may have to be told. */
 export function noteTouched(ids: readonly string[]): void {
@@ -22,7 +22,7 @@ export function putAside(eventId: string): void {
 /** What of events is not sent and was put aside in this window: asked again once the event changes. */
 const later = outsideState<readonly string[]>([]);
 
-export const useAskedLater = (): readonly string[] => later.use();
+export const useAskedLater = (): readonly string[] => later.useValue();
 
 export function askLater(eventId: string): void {
   later.put([...later.get().filter((id) => id !== eventId), eventId]);

@@ -40,3 +40,21 @@ export const clearMinutes = (stretches: readonly Stretch[], zone: string) =>
       sum + (instantFromWall(end, zone) - instantFromWall(start, zone)) / MINUTE,
     0,
   );
+
+const QUARTER = 15 * MINUTE;
+
+/**
+ * Returns when so many minutes are free first within clear stretches, on a quarter of an hour and not before
+ * a time (wall ms); null where they never are.
+ */
+export function firstFree(
+  minutes: number,
+  stretches: readonly Stretch[],
+  notBefore: number,
+): number | null {
+  for (const { start, end } of stretches) {
+    const from = Math.ceil(Math.max(start, notBefore) / QUARTER) * QUARTER;
+    if (from + minutes * MINUTE <= end) return from;
+  }
+  return null;
+}

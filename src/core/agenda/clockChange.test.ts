@@ -5,7 +5,7 @@ import { DAY, HOUR, MINUTE, parseDate, parseLocal } from '../time/civil';
 import { instantFromWall } from '../time/zones';
 import type { DayNumber } from '../time/units';
 import { bookedMinutes } from './booked';
-import { clearStretches, clearMinutes } from './clear';
+import { clearStretches, clearMinutes, firstFree } from './clear';
 import { EventIndex } from './eventIndex';
 import { minutesWithin } from './table';
 
@@ -103,4 +103,18 @@ test('two starts of which one is moved onto the other by a gap are one date', ()
   );
   const found = shown([series], SPRING);
   expect(found.map((o) => o.start - SPRING * DAY)).toEqual([0.5 * HOUR, 2.5 * HOUR, 3.5 * HOUR]);
+});
+
+test.each([
+  [30, 9 * 60, 9 * 60],
+  [90, 9 * 60, 11 * 60],
+  // On a quarter, and never before now.
+  [15, 9 * 60 + 31, 9 * 60 + 45],
+  [60, 11 * 60 + 50, 12 * 60],
+  [241, 9 * 60, null],
+  [15, 16 * 60, null],
+])('%i minutes are free first, from minute %i on, at %s', (minutes, now, at) => {
+  const stretch = (from: number, to: number) => ({ start: from * MINUTE, end: to * MINUTE });
+  const clear = [stretch(9 * 60, 10 * 60), stretch(11 * 60 + 0, 15 * 60)];
+  expect(firstFree(minutes, clear, now * MINUTE)).toBe(at === null ? null : at * MINUTE);
 });

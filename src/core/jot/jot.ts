@@ -167,11 +167,15 @@ function jotOf(
   };
 }
 
-/** A day and a length make no hour. */
-const guessesOf = ({ saysTime, length, wholeDay }: Jot): string[] =>
-  length !== null && !saysTime && !wholeDay
-    ? ['No time is said: it begins when your hours do.']
-    : [];
+/** Whether a line says how long and not at what hour: a day and a length make no hour. */
+export const isHourOpen = ({
+  saysTime,
+  length,
+  wholeDay,
+}: Pick<Jot, 'saysTime' | 'length' | 'wholeDay'>): boolean =>
+  length !== null && !saysTime && !wholeDay;
+
+export const HOUR_OPEN = 'No time is said: it begins when your hours do.';
 
 /** A line as it was read. */
 export interface ReadJot extends Jot {
@@ -200,6 +204,6 @@ export function readJot(line: string, context: JotContext): ReadJot {
     other: other && jotOf(line, other, text.origin, context),
     problems: impossibles,
     unread: impossibles.length ? [] : unread(jot.title),
-    guesses: guessesOf(jot),
+    guesses: isHourOpen(jot) ? [HOUR_OPEN] : [],
   };
 }

@@ -3,7 +3,7 @@ import { readJot } from '../jot/jot';
 import { newCalendar } from '../model/calendar';
 import { INKS } from '../model/inks';
 import { DAY, HOUR, parseDate } from '../time/civil';
-import { asEventLine, taskOfJot } from './jotTask';
+import { asEventLine, startIn, taskOfJot } from './jotTask';
 
 const LONDON = 'Europe/London';
 const TODAY = parseDate('2026-11-24');
@@ -78,3 +78,31 @@ test('what is looked at keeps its place in the line', () => {
   const line = 'due Friday: order, by 5 pm';
   expect(asEventLine(line)).toHaveLength(line.length);
 });
+
+test.each([
+  ['start Monday, due Friday: plan', 'Monday', 'due Friday: plan'],
+  ['plan the move, starting on 3 Dec, due 10 Dec', '3 Dec', 'plan the move, , due 10 Dec'],
+  ['task: plan, begin tomorrow and due Friday', 'tomorrow', 'task: plan, due Friday'],
+  ['due Friday: plan, start Monday 9:00', 'Monday 9:00', 'due Friday: plan,'],
+])('“%s” can be begun “%s”', (line, start, rest) => {
+  const parted = startIn(line)!;
+  expect([parted.start, parted.rest.trim().replaceAll(/\s+/g, ' ')]).toEqual([start, rest]);
+  // Every word stands where it stood.
+  expect(parted.rest).toHaveLength(line.length);
+});
+
+test.each(['start the kiln, due Friday', 'plan by Friday', 'restart Monday'])(
+  '“%s” says no start',
+  (line) => expect(startIn(line)).toBeNull(),
+);
+
+test.each([
+  'start Monday, due Friday: plan the move',
+  'plan the move, starting on 3 Dec, due Friday',
+  'plan the move, start tomorrow and due Friday',
+])('with its start blanked “%s” is read as ever', (line) =>
+  expect(taskOf(startIn(line)!.rest)).toMatchObject({
+    title: 'plan the move',
+    due: on('2026-11-27'),
+  }),
+);

@@ -27,6 +27,36 @@ export const asEventLine = (line: string): string =>
       return before + (needsOn ? 'on' : '').padEnd(room);
     });
 
+/** "Start Monday", "starting on 3 Dec": up to what parts it from the rest, or to when it is due. */
+const START = new RegExp(
+  `(^|[\\s,;(:])((?:start(?:s|ing)?|begin(?:s|ning)?)(?:\\s+on)?[\\s:]+(?=${TIMELY})(.*?)(?:\\s+and)?)(?=[,;:](?:\\s|$)|\\s+(?:due|by|until)\\s|$)`,
+  'i',
+);
+
+/**
+ * Parts a typed task in when it can be begun and the rest, which is blank there: "start Monday, due Friday:
+ * plan". Null where it says no start.
+ */
+export function startIn(line: string): { start: string; rest: string } | null {
+  const found = START.exec(line);
+  if (!found) return null;
+  const [, before, said, start] = found;
+  const from = found.index + before!.length;
+  const rest = line.slice(0, from) + ' '.repeat(said!.length) + line.slice(from + said!.length);
+  // What parted the two is no sign of the title.
+  return {
+    start: start!,
+    rest: rest.replace(/^(\s*)[,;:]|^(\s*)and\s/i, (all) => ' '.repeat(all.length)),
+  };
+}
+
+/** Whether a line says by when something is due, so that a start in it is that of a task. */
+export const saysDue = (line: string): boolean => /\bdue\b/i.test(line);
+
+/** The start of a task as it was read by itself; null where that says no day. */
+export const startOfJot = (jot: Pick<Jot, 'saysDay' | 'saysTime'>, event: CalendarEvent) =>
+  jot.saysDay ? (jot.saysTime ? event.start : dateOf(event.start)) : null;
+
 /** Reminders that count from the start of an event, as those of a task count from when it is due. */
 const fromDue = (reminder: Reminder): Reminder =>
   'at' in reminder || reminder.from !== 'start' ? reminder : { ...reminder, from: 'end' };

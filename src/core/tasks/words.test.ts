@@ -30,6 +30,11 @@ test.each([
     { due: date('2026-11-27'), start: date('2026-11-25'), estimate: 90 },
     'due Fri 27 Nov · from tomorrow · 1 h 30 min',
   ],
+  [{ due: date('2026-11-27'), rule: 'FREQ=WEEKLY;BYDAY=FR' }, 'due Fri 27 Nov · every Friday'],
+  [
+    { start: date('2026-11-30'), rule: 'FREQ=MONTHLY;BYMONTHDAY=-1;UNTIL=20270131' },
+    'from Mon 30 Nov · on the last day of each month until 31 January 2027',
+  ],
   [{ estimate: 30, status: 'started', percent: 40 }, '30 min · 40 % done'],
   [{ status: 'started', percent: 0 }, ''],
   [{ status: 'open', percent: 40 }, ''],

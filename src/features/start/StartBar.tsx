@@ -12,7 +12,7 @@ const FirstStartLater = later(() => import('./FirstStart').then(({ FirstStart })
 export function StartBar() {
   const { store } = useEngine();
   const isEmpty = useIsEmpty();
-  const isLeft = left.use() !== null;
+  const isLeft = left.useValue() !== null;
   if (store !== 'own' || isLeft || !isEmpty) return null;
   return <FirstStartLater onLeave={() => left.put(1)} />;
 }

@@ -6,7 +6,7 @@ import { calendarForNew } from '@/core/calendars/showing';
 import { draftOf } from '@/core/editing/drafting';
 import { newTask } from '@/core/model/task';
 import { quotedTitle } from '@/core/model/titleOf';
-import { asEventLine, taskOfJot } from '@/core/tasks/jotTask';
+import { asEventLine, startIn, taskOfJot } from '@/core/tasks/jotTask';
 import { sayTask } from '@/core/tasks/sayTask';
 import { dayOfWall } from '@/core/time/civil';
 import { wallFromInstant } from '@/core/time/zones';
@@ -20,6 +20,7 @@ import { useCalendars, useCategories } from '@/data/queries';
 import { JotHints } from '@/features/now/JotHints';
 import { TypedLine, useTypedLine } from '@/features/now/TypedLine';
 import { useJot } from '@/features/now/useJot';
+import { useTaskStart } from './useTaskStart';
 import { useTaskWording } from './useTaskWording';
 import { usePalette } from '@/ui/theme/theme';
 
@@ -52,7 +53,10 @@ export function AddTask({ of }: Props) {
     of?.calendarId ?? calendarForNew(calendars, settings.defaultCalendarId)?.id ?? '';
   const day = dayOfWall(wallFromInstant(instant, clock));
   const setting = { day, calendars: own, defaultCalendarId, preferences };
-  const read = useJot(asEventLine(line), setting);
+  const parted = startIn(line);
+  const start = useTaskStart(parted?.start, setting);
+  const { notBefore } = start;
+  const read = useJot(asEventLine(parted?.rest ?? line), { ...setting, notBefore });
   const { jot, span } = read;
   const calendar = own.find(({ id }) => id === jot.calendarId);
   const isGood = line.trim() !== '' && calendar !== undefined;
@@ -65,7 +69,10 @@ export function AddTask({ of }: Props) {
       eventId: of.eventId,
       ...(of.eventDate !== null && { eventDate: of.eventDate }),
     };
-    return newTask({ id: nanoid(12), ...taskOfJot(jot, event), ...belongs }, at);
+    return newTask(
+      { id: nanoid(12), ...taskOfJot(jot, event), start: start.at(at), ...belongs },
+      at,
+    );
   }
   async function keep() {
     if (line.trim() === '') return;

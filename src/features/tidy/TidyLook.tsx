@@ -26,7 +26,7 @@ export function TidyLook() {
   const palette = usePalette();
   const router = useRouter();
   const week: number = startOfWeek(dayOfWall(useWallNow(clock)), firstWeekday);
-  const away = putAway.use();
+  const away = putAway.useValue();
   const { data: findings = [] } = useSoonFindings();
   if (away === week || findings.length === 0) return null;
 

@@ -5,6 +5,7 @@ import { saySeries } from '@/core/editing/series/sayScopes';
 import { sayWorkday, workdayOf } from '@/core/model/workweek';
 import { dayOfWall } from '@/core/time/civil';
 import { wallFromInstant } from '@/core/time/zones';
+import { timesOf } from '@/core/editing/form';
 import { BegunBefore } from '@/features/event/BegunBefore';
 import { Consequences } from '@/features/event/Consequences';
 import { Foresight } from '@/features/event/Foresight';
@@ -22,6 +23,7 @@ import { usePalette } from '@/ui/theme/theme';
 import { Unreadable } from '@/ui/unreadable';
 import { AddBelongings } from './AddBelongings';
 import { AsTask } from './AsTask';
+import { FreeTime } from './FreeTime';
 import { JotHints } from '@/features/now/JotHints';
 import { JottedLine } from './JottedLine';
 import type { Adding } from './useAdding';
@@ -83,12 +85,19 @@ export function AddCard({ onWork, onClose, ...adding }: Props) {
         )}
         {jot.parts.length > 0 && <JottedLine line={line} parts={jot.parts} />}
         <JotHints
-          jot={{ ...read, ...(isTask && { guesses: [] }), title: jot.title, zone: jot.zone }}
+          jot={{ ...read, guesses: made.guesses, title: jot.title, zone: jot.zone }}
           other={read.other}
           now={now}
           wording={wording}
           onOther={read.takeOther}
         />
+        {made.hasOpenHour && (
+          <FreeTime
+            span={span}
+            preferences={preferences}
+            onTake={(free) => correct({ times: timesOf(free) })}
+          />
+        )}
         {made.task && (
           <AsTask task={made.task} isTask={isTask} onChoose={(isTask) => correct({ isTask })} />
         )}

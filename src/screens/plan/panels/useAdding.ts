@@ -4,7 +4,7 @@ import { wantsRoom } from '@/core/calendars/rooms';
 import { spanOnClock } from '@/core/agenda/onClock';
 import { homeTimes, ownTimes } from '@/core/editing/bothTimes';
 import { newTask } from '@/core/model/task';
-import { taskOfJot } from '@/core/tasks/jotTask';
+import { saysDue, startIn, taskOfJot } from '@/core/tasks/jotTask';
 import { draftOf } from '@/core/editing/drafting';
 import type { Times } from '@/core/editing/form';
 import { spanOf, timesOf, timesProblem } from '@/core/editing/form';
@@ -16,6 +16,7 @@ import type { Repeat } from '@/core/recurrence/repeat';
 import { firstStart } from '@/core/recurrence/repeat';
 import type { Weekday } from '@/core/time/civil';
 import type { Jot, JotPartKind } from '@/core/jot/jot';
+import { HOUR_OPEN, isHourOpen } from '@/core/jot/jot';
 import { MINUTE } from '@/core/time/civil';
 import { sayLength } from '@/core/time/words';
 import type { DayNumber } from '@/core/time/units';
@@ -32,6 +33,7 @@ import { useRuled } from '@/data/rules';
 import type { ChosenJot } from '@/features/now/useJot';
 import { saidFields } from '@/features/now/saidFields';
 import { useJot } from '@/features/now/useJot';
+import { useTaskStart } from '@/features/tasks/useTaskStart';
 import { useReadable } from '@/ui/unreadable';
 
 export interface Adding {
@@ -147,12 +149,15 @@ export function useAdding(adding: Adding) {
   const correct = (fields: Corrections) => setCorrections((last) => ({ ...last, ...fields }));
 
   const instant = useNow();
-  const read = useJot(line, {
-    day,
-    calendars,
+  const jotSetting = {
+    ...{ day, calendars, preferences },
     defaultCalendarId: corrections.calendarId ?? defaultCalendarId,
-    preferences,
-  });
+  };
+  // Only a task has a start beside when it is due.
+  const parted = saysDue(line) ? startIn(line) : null;
+  const taskStart = useTaskStart(parted?.start, jotSetting);
+  const { notBefore } = taskStart;
+  const read = useJot(parted?.rest ?? line, { ...jotSetting, notBefore });
   const { jot } = read;
   const repeat = corrections.repeat ?? jot.repeat;
   const meant = spanMeant(corrections, read, pressed);
@@ -199,8 +204,17 @@ export function useAdding(adding: Adding) {
   const roomed = async () => (hasRoom ? { ...event, room: await rooms.give() } : event);
 
   const isTask = corrections.isTask ?? jot.task === 'said';
+  const hasOpenHour = meant === read.span && !isTask && isHourOpen(jot);
   const asTask = () =>
-    newTask({ id, ...taskOfJot({ ...jot, place: '' }, draft()), notes: event.notes }, instant);
+    newTask(
+      {
+        id,
+        ...taskOfJot({ ...jot, place: '' }, draft()),
+        start: taskStart.at(instant),
+        notes: event.notes,
+      },
+      instant,
+    );
 
   async function keep() {
     if (problem || !isReadable) return;
@@ -251,6 +265,9 @@ export function useAdding(adding: Adding) {
     event,
     hasRoom,
     isTask,
+    /** Whether nothing says at what hour it is to begin. */
+    hasOpenHour,
+    guesses: read.guesses.filter((guess) => hasOpenHour || guess !== HOUR_OPEN),
     /** The task that it would be, where the line may mean one. */
     task: jot.task === null ? null : asTask(),
     /** Names of those whom the line is with; empty for nobody known. */
