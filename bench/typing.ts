@@ -1,4 +1,5 @@
 import { readJot } from '@/core/jot/jot';
+import { expressionsMade } from '@/core/jot/readings';
 import { TUESDAY } from '@/core/jot/testing/context';
 import { readMessage } from '@/core/message/candidates';
 import { textMessage } from '@/core/message/message';
@@ -23,6 +24,9 @@ const medianOf = (work: () => unknown) => median(Array.from({ length: 9 }, () =>
 /** What reading typed lines and pasted messages takes, and that twice as much takes twice as long. */
 export function benchTyping(): void {
   const line = (length: number) => () => readJot(WORDS.slice(0, length), TUESDAY);
+  // As in the app, where they are made while nothing else is to be done.
+  Array.from(expressionsMade());
+  report('the first key of a line', msOf(line(1)), 'ms', 30);
   msOf(line(LONG));
   const [half, whole] = [medianOf(line(LONG / 2)), medianOf(line(LONG))];
   report('a key in a line of 5,000 characters', whole, 'ms', 50);

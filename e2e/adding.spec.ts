@@ -47,6 +47,16 @@ test('typed lines', { tag: '@wide' }, async ({ page }) => {
     await expect(panel(page, 'Lamp check').getByText('Reminder 20 min before')).toBeVisible();
     await page.keyboard.press('Escape');
   });
+  await test.step('a length without an hour is offered the first free time', async () => {
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await typeLine(page, 'Stocktake tomorrow 2 hours');
+    const card = panel(page, 'Add an event');
+    await card.getByRole('button', { name: 'First free at 12:00' }).click();
+    await expect(card.getByRole('button', { name: /^When: .*12:00 – 14:00/ })).toBeVisible();
+    await expect(card.getByText(/^No time is said/)).toHaveCount(0);
+    await card.getByRole('button', { name: 'Keep' }).click();
+    await expect(bar(page, 'Stocktake')).toHaveAccessibleName(/12:00 – 14:00/);
+  });
   await test.step('what a line leaves out, and what it says of who sees it', async () => {
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     await typeLine(page, 'Glue class every Wed 16:00 except 9 Dec, private notes: bring the jar');

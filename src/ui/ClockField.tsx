@@ -34,7 +34,7 @@ export function ClockField({ label, minute, hourCycle, onChange, error = false }
   }
 
   return (
-    <View style={styles.all}>
+    <View style={[styles.all, hourCycle === '12' && styles.ofTwelve]}>
       <TextField
         label={label}
         value={typed ?? sayMinute(minute, hourCycle)}
@@ -76,4 +76,8 @@ export function ClockField({ label, minute, hourCycle, onChange, error = false }
   );
 }
 
-const styles = StyleSheet.create({ all: { flex: 1, minWidth: 108 } });
+const styles = StyleSheet.create({
+  all: { flex: 1, minWidth: 108 },
+  // Its half of the day stands behind it.
+  ofTwelve: { minWidth: 146 },
+});

@@ -4,12 +4,15 @@ import type { JotContext } from '../jot/rule';
 import type { Repeat } from '../recurrence/repeat';
 import { DAY, dayOfWall, MINUTE, minuteOfDay } from '../time/civil';
 import type { WallMs } from '../time/units';
+import { cityOf } from '../time/zoneNames';
 import { instantFromWall, wallFromInstant } from '../time/zones';
 import { labelled, linkIn, peopleOf, placeIn, subjectOf } from './details';
 import { doubtsOf, NO_TIME } from './doubts';
 import { sentencesOf } from './clauses';
 import type { Base, Found } from './found';
 import { foundIn, joined } from './found';
+import type { Point } from './lists';
+import { arrivalOn, journeyZones } from './journeys';
 import type { Message } from './message';
 import type { Passage } from './passages';
 import { passagesOf } from './passages';
@@ -29,10 +32,14 @@ export interface Candidate {
   wholeDay: boolean;
   /** It lasts so long, since nothing says when it ends. */
   lasts?: true;
+  /** The points of its programme, each with the minutes that it is given. */
+  points?: readonly Point[];
   /** How it repeats, where that was asked for. */
   repeat?: Repeat;
   /** The zone that its time was said in; null for the reader's own clock. */
   zone: string | null;
+  /** The zone whose clock a journey ends by, where that is another one. */
+  endZone?: string;
   /** What is not sure of it, in words for the person; nothing where it is plain. */
   doubts: string[];
   /** The words that it was read from. */
@@ -139,6 +146,12 @@ function candidateOf(found: Found, message: Message, reader: Reader, facts: Fact
   // Where one stays is what it is called by.
   const title = said.title ?? (said.checkIn && facts.stay);
   const subject = subjectOf(title ?? (facts.subject || message.subject));
+  const journey = isTask || read.wholeDay ? null : journeyZones(sentence);
+  // A journey that begins at home is on the reader's own clock.
+  const leftBy = journey?.from === reader.zone ? null : (journey?.from ?? null);
+  const zone = read.wholeDay ? null : (read.zone ?? leftBy);
+  const startZone = zone ?? reader.zone;
+  const isAbroad = journey !== null && journey.to !== startZone;
   return {
     kind: isTask ? 'task' : 'event',
     title: titleIn(sentence, {
@@ -152,12 +165,21 @@ function candidateOf(found: Found, message: Message, reader: Reader, facts: Fact
     link: linkIn(said['link'] ?? said['place'] ?? '') || facts.link,
     people,
     start,
-    end,
+    end: isAbroad
+      ? arrivalOn({ wall: start, zone: startZone }, { wall: end, zone: journey.to })
+      : end,
     wholeDay: read.wholeDay,
     ...(read.lasts && { lasts: read.lasts }),
     ...(!isTask && isRepeated(read) && { repeat: read.repeat }),
-    zone: read.wholeDay ? null : read.zone,
-    doubts: doubtsOf(found, message, reader.zone),
+    ...(!isTask && found.points && { points: found.points }),
+    zone,
+    ...(isAbroad && { endZone: journey.to }),
+    doubts: [
+      ...doubtsOf(found, message, reader.zone),
+      ...(isAbroad && journey.isGuess
+        ? [`It may arrive by another clock than that of ${cityOf(journey.to)}.`]
+        : []),
+    ],
     source: sentence,
   };
 }

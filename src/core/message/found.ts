@@ -5,7 +5,8 @@ import { asEventLine } from '../tasks/jotTask';
 import { DAY, dayOfWall } from '../time/civil';
 import type { DayNumber, WallMs } from '../time/units';
 import type { Clause } from './clauses';
-import { offersIn, programmeAsOne } from './lists';
+import type { Point } from './lists';
+import { offersIn, programmeIn } from './lists';
 import { clausesOf, masked, sentencesOf } from './clauses';
 import {
   CALLED_OFF,
@@ -38,6 +39,8 @@ export interface Found {
   isTask: boolean;
   /** What of it is not sure by how it was said. */
   doubts: string[];
+  /** The points of a programme that it is. */
+  points?: readonly Point[];
 }
 
 const ONE_OF = 'It is one of several times.';
@@ -67,8 +70,10 @@ function onDay(read: ReadJot, day: DayNumber): ReadJot {
 export function joined(day: Found, time: Found): Found {
   const read = onDay(time.clause.read, dayOfWall(day.clause.read.start));
   const text = `${day.clause.text} ${time.clause.text}`;
+  const points = time.points ?? day.points;
   return {
     ...time,
+    ...(points && { points }),
     isTask: day.isTask || time.isTask,
     doubts: [...new Set([...day.doubts, ...time.doubts])],
     sentence: day.sentence === time.sentence ? time.sentence : `${day.sentence} ${time.sentence}`,
@@ -188,7 +193,11 @@ function put(found: Found[], one: Found): void {
 export function foundIn(text: string, base: Base, context: JotContext, remarks: string[]): Found[] {
   const found: Found[] = [];
   const offered = offersIn(text);
-  for (const sentence of sentencesOf(programmeAsOne(text)).flatMap(parted)) {
+  const programme = programmeIn(text);
+  const said = sentencesOf(programme.text);
+  const isProgramme = (sentence: string) =>
+    programme.line !== null && programme.line.trim().endsWith(sentence);
+  for (const sentence of said.flatMap(parted)) {
     const bare = masked(untilAsTo(sentence))
       .replaceAll(COME_BY, 'come')
       .replaceAll(HOURS_UNTIL, '');
@@ -203,8 +212,9 @@ export function foundIn(text: string, base: Base, context: JotContext, remarks: 
     for (const clause of shared(clauses)) {
       if (TURNED_DOWN.test(clauses.length > 1 ? clause.text : sentence)) continue;
       if (clauses.length > 1 && CALLED_OFF.test(clause.text)) continue;
-      const said = { clause, sentence, base, isTask, doubts };
-      const one = toCome(thatWeekday(moveDay(said, context)));
+      const points = isProgramme(sentence) ? { points: programme.points } : {};
+      const named = { clause, sentence, base, isTask, doubts, ...points };
+      const one = toCome(thatWeekday(moveDay(named, context)));
       if (!isBesides(sentence, one.clause, base)) put(found, one);
     }
   }

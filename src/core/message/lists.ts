@@ -1,3 +1,4 @@
+import { parseClock } from '../jot/clock';
 import { sentencesOf } from './clauses';
 
 /** Lists of times in a text: offers of which one is to be chosen, and the points of one event. */
@@ -18,20 +19,51 @@ export function offersIn(text: string): ReadonlySet<string> {
     : new Set(lines.flatMap((line) => sentencesOf(line)));
 }
 
-const POINT = /^\s*(?:[-*•–]\s*)?(\d{1,2}[:.]\d{2}(?:\s*[ap]m)?)\s*(?:[-–:]\s*)?(?=\p{L})/iu;
+const POINT = /^\s*(?:[-*•–]\s*)?(\d{1,2}[:.]\d{2}(?:\s*[ap]m)?)\s*(?:[-–:]\s*)?(\p{L}.*?)\s*$/iu;
 const LEAST_POINTS = 3;
+/** The last line of a programme may only say that it is over. */
+const IS_END = /^(?:the\s+)?(?:end|ends|close|finish|finished|over|departure)\b\W*$/i;
 
-/** A text in which the points of one event ("9:00 Welcome", line by line) are its first and last time. */
-export function programmeAsOne(text: string): string {
+/** A point of a programme, and the minutes from it to the next; 0 for the last. */
+export interface Point {
+  text: string;
+  minutes: number;
+}
+
+/** A text with a programme in it, line by line, as one line, and the points of that. */
+export interface Programme {
+  text: string;
+  /** The line that the programme has become; null where there is none. */
+  line: string | null;
+  points: Point[];
+}
+
+/** Minutes from one time to the next, on a clock of twelve hours or of twenty-four. */
+function minutesBetween(from: string, to: string): number {
+  const minutes = (parseClock(to) ?? 0) - (parseClock(from) ?? 0);
+  return minutes < 0 ? minutes + 12 * 60 : minutes;
+}
+
+/** Reads the points of one event ("9:00 Welcome", line by line) as its first and last time. */
+export function programmeIn(text: string): Programme {
+  const none = { text, line: null, points: [] };
   const lines = text.split('\n');
   const first = lines.findIndex((line) => POINT.test(line));
-  if (first < 1) return text;
+  if (first < 1) return none;
   let next = first;
   while (next < lines.length && POINT.test(lines[next]!)) next++;
-  if (next - first < LEAST_POINTS) return text;
-  const [from, to] = [lines[first]!, lines[next - 1]!].map((line) => POINT.exec(line)![1]!);
+  if (next - first < LEAST_POINTS) return none;
+  const timed = lines.slice(first, next).map((line) => POINT.exec(line)!);
+  const points = timed.map(([, at, said], i) => ({
+    text: said!,
+    minutes: timed[i + 1] ? minutesBetween(at!, timed[i + 1]![1]!) : 0,
+  }));
+  if (IS_END.test(points.at(-1)!.text)) points.pop();
   const head = lines[first - 1]!.replace(/[\s:,]+$/, '');
-  return [...lines.slice(0, first - 1), `${head}, ${from} - ${to}`, ...lines.slice(next)].join(
-    '\n',
-  );
+  const line = `${head}, ${timed[0]![1]} - ${timed.at(-1)![1]}`;
+  return {
+    text: [...lines.slice(0, first - 1), line, ...lines.slice(next)].join('\n'),
+    line,
+    points,
+  };
 }

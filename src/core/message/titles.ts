@@ -82,7 +82,7 @@ function topicOf(sentence: string): string {
   const said = sentence.replace(LOOSE_START, '').replace(GREETING, '').trim();
   const [, heading] = HEADING.exec(said) ?? [];
   if (heading && !NO_HEADING.test(heading))
-    return tidied(heading.replace(PREDICATE, '').replace(LEAD, ''));
+    return tidied(heading.replace(PREDICATE, '').replace(OF_A_DAY, '').replace(LEAD, ''));
   const [, asked] = INVITED.exec(said) ?? [];
   if (asked) return tidied(asked);
   const [, before] = BEFORE_WHEN.exec(said) ?? [];

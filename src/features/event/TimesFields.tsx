@@ -76,7 +76,7 @@ export function TimesFields({ times, preferences, onChange }: Props) {
 
 const styles = StyleSheet.create({
   all: { gap: 8 },
-  row: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 },
   // What is told under one field moves the other nowhere.
   tops: { alignItems: 'flex-start' },
 });

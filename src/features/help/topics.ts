@@ -37,7 +37,7 @@ export const TASKS: readonly Topic[] = [
     text: [
       'Press Add and type what, when and where in one line: “Crate call Thu 14:00 for 45 min at Quay 3”. What was understood is underlined, and each part can be put right below the line before it is kept.',
       'Days: “tomorrow”, “Fri 4 Dec”, “24–26 Dec”, “end of next week”, “second Thursday in December”, “week of 7 Dec”. Times: “9–10:30”, “noon to 2”, “half past two”, “in 45 min”, “15:00 Osaka time”. Repeats: “every other Thursday until March”, “weekdays 9:15”, “last working day of each month”, “first Monday of the quarter”, “every Tuesday from January except 8 Dec”, “2nd and 4th Friday”.',
-      'Besides: “private”, “shown as free”, “30 min travel”, “remind me 1 day and 1 hour before”, “notes: bring the jar”. A line that begins with “task:” becomes a task. Words that say when and are not understood are named under the line.',
+      'Besides: “private”, “shown as free”, “30 min travel”, “remind me 1 day and 1 hour before”, “notes: bring the jar”. A line that begins with “task:” becomes a task. Words that say when and are not understood are named under the line. Where you say how long and not when, the first free time is offered.',
       'Or draw on the sheet: press where it begins and drag to where it ends. With a finger, rest first. A press on a free spot begins one of the usual length.',
     ],
     picture: 'line',
@@ -106,7 +106,7 @@ export const TASKS: readonly Topic[] = [
     title: 'Find events and change many at once',
     words: 'search select bulk many',
     text: [
-      'Find looks in titles, places, notes, people and files as you type. Words and days go together: “bench round next week”, “freight since October”; in quotes they are words alone. What you found can be selected as a whole; “Change…” shows what each would become before anything is done. On the sheet you select with Ctrl and a press, or with Shift and a frame.',
+      'Find looks in titles, places, notes, people and files as you type. Words and days go together: “bench round next week”, “freight since October”; in quotes they are words alone. “More exact” asks for calendars, weekdays, a time of day, a length and more. What you found can be selected as a whole; “Change…” shows what each would become before anything is done. On the sheet you select with Ctrl and a press, or with Shift and a frame.',
     ],
     showMe: { path: '/find' },
   },

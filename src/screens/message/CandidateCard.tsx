@@ -6,7 +6,10 @@ import { spanOf, timesOf, timesProblem } from '@/core/editing/form';
 import type { Calendar } from '@/core/model/calendar';
 import type { Candidate } from '@/core/message/candidates';
 import { formatRepeat } from '@/core/recurrence/formatRepeat';
-import { saySpan } from '@/core/time/words';
+import { dayOfWall, minuteOfDay } from '@/core/time/civil';
+import type { WallMs } from '@/core/time/units';
+import type { Wording } from '@/core/time/words';
+import { count as countOf, sayDay, sayMinute, saySpan, SHORT_DAY } from '@/core/time/words';
 import { cityOf } from '@/core/time/zoneNames';
 import type { Preferences } from '@/data/preferences';
 import { TimesFields } from '@/features/event/TimesFields';
@@ -35,6 +38,9 @@ const KINDS = [
   { value: 'task' as const, label: 'A task' },
 ];
 const LONG = { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' } as const;
+
+const sayArrival = (wall: WallMs, wording: Wording) =>
+  `${sayDay(dayOfWall(wall), wording, SHORT_DAY)}, ${sayMinute(minuteOfDay(wall), wording.hourCycle)}`;
 
 /** What is not sure of a candidate, so that nobody keeps a guess as a fact. */
 function Doubts({ doubts }: Pick<Candidate, 'doubts'>) {
@@ -123,6 +129,28 @@ export function CandidateCard(props: Props) {
             </Text>
             <Button compact onPress={() => set({ repeat: undefined })}>
               Only once
+            </Button>
+          </View>
+        )}
+        {!isTask && one.endZone !== undefined && !times.wholeDay && (
+          <View style={styles.line}>
+            <Icon name="earth" size={18} color={palette.dim} />
+            <Text style={styles.grow}>
+              {`Arrives ${sayArrival(onClock({ ...span, wholeDay: false }, one.zone ?? clock, one.endZone).end, wording)} by the clock of ${cityOf(one.endZone)}`}
+            </Text>
+            <Button compact onPress={() => set({ endZone: undefined })}>
+              By one clock
+            </Button>
+          </View>
+        )}
+        {!isTask && one.points && (
+          <View style={styles.line}>
+            <Icon name="format-list-checks" size={18} color={palette.dim} />
+            <Text style={styles.grow}>
+              {`${countOf(one.points.length, 'point')}: ${one.points.map(({ text }) => text).join(', ')}`}
+            </Text>
+            <Button compact onPress={() => set({ points: undefined })}>
+              Without them
             </Button>
           </View>
         )}

@@ -29,6 +29,17 @@ function attendeesOf({ people }: Candidate, { message }: Opened): CalendarEvent[
   }));
 }
 
+/** An event that ends by another clock than it begins: a journey. */
+function endingBy(
+  event: CalendarEvent,
+  { end, zone, endZone, wholeDay }: Corrected,
+  clock: string,
+): CalendarEvent {
+  if (endZone === undefined || wholeDay) return event;
+  const arrival = onClock({ start: end, end, wholeDay }, zone ?? clock, endZone);
+  return { ...event, end: { kind: 'zoned', local: formatLocal(arrival.end), zone: endZone } };
+}
+
 /** Keeps what was read of a message: its text goes into the notes, and its file onto the event. */
 export function useKeeping(opened: Opened, calendars: readonly Calendar[]) {
   const { clock, workdays } = usePreferences();
@@ -48,6 +59,7 @@ export function useKeeping(opened: Opened, calendars: readonly Calendar[]) {
         link,
         notes: opened.notes,
         attendees: attendeesOf(one, opened),
+        agenda: (one.points ?? []).map((point) => ({ ...point, id: nanoid(12), done: false })),
       },
       calendar: calendars.find((calendar) => calendar.id === calendarId),
       repeat: one.repeat ?? NO_REPEAT,
@@ -56,7 +68,7 @@ export function useKeeping(opened: Opened, calendars: readonly Calendar[]) {
       workdays,
       now: Date.now(),
     });
-    if (!(await act({ kind: 'addEvent', event }))) return false;
+    if (!(await act({ kind: 'addEvent', event: endingBy(event, one, clock) }))) return false;
     if (opened.file) await files.attach(id, [opened.file]);
     return true;
   }
