@@ -6,7 +6,7 @@ export interface LocalStore<T> {
   get(): T;
   /** Keeps another value; null keeps none. Where nothing can be kept, it holds on this page. */
   put(next: T | null): void;
-  /** The value, or what is picked from it, drawn anew when that is another one, also by another window. */
+  /** The value, or what is picked from it; a component renders again when that changes, in whichever window. */
   useValue(): T;
   useValue<Part>(pick: (value: T) => Part): Part;
 }
@@ -59,8 +59,8 @@ export function localStore<T>(keyOf: () => string, schema: z.ZodType<T>, none: T
     // What could not be kept is known here alone.
     if (known?.key === key && (!known.isKept || isHeard)) return known.value;
     const text = textOf(key);
-    // The same text is the same value, so that nothing is drawn anew for it.
     isHeard = listeners.size > 0;
+    // The same text is the same value: components render again for nothing else.
     if (known?.key === key && known.text === text) return known.value;
     const read = schema.safeParse(parsed(text));
     known = { key, text, value: read.success ? read.data : none, isKept: true };
@@ -72,9 +72,7 @@ export function localStore<T>(keyOf: () => string, schema: z.ZodType<T>, none: T
     tell();
   }
   function listen(listener: () => void): () => void {
-    if (!listeners.size) {
-      window.addEventListener('storage', onStorage);
-    }
+    if (!listeners.size) window.addEventListener('storage', onStorage);
     listeners.add(listener);
     return () => {
       listeners.delete(listener);

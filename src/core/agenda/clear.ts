@@ -1,6 +1,6 @@
 import { DAY, MINUTE } from '../time/civil';
 import { instantFromWall } from '../time/zones';
-import type { DayNumber } from '../time/units';
+import type { DayNumber, WallMs } from '../time/units';
 import type { Stretch } from './booked';
 import { mergeStretches } from './booked';
 import type { Occurrence } from './occurrence';
@@ -45,13 +45,13 @@ const QUARTER = 15 * MINUTE;
 
 /**
  * Returns when so many minutes are free first within clear stretches, on a quarter of an hour and not before
- * a time (wall ms); null where they never are.
+ * a time. Stretches and times are wall ms; null where they never are.
  */
 export function firstFree(
   minutes: number,
   stretches: readonly Stretch[],
-  notBefore: number,
-): number | null {
+  notBefore: WallMs,
+): WallMs | null {
   for (const { start, end } of stretches) {
     const from = Math.ceil(Math.max(start, notBefore) / QUARTER) * QUARTER;
     if (from + minutes * MINUTE <= end) return from;

@@ -27,7 +27,7 @@ function classOf(text: string, place: number): number {
   return mark < 0 ? OTHER : DIGIT + 1 + mark;
 }
 
-/** The pair of signs at a place of a text, as one number below `PAIRS`. */
+/** The pair of signs at a place of a text, as one number. */
 export const pairAt = (text: string, at: number) =>
   classOf(text, at) * CLASSES + classOf(text, at + 1);
 

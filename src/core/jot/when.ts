@@ -113,7 +113,7 @@ export function timesMeant({ day, time, end }: When, said: Said, context: JotCon
     const days = length?.wholeDays ? length.minutes / (24 * 60) : 1;
     const lastDay = day.lastDay ?? day.day + days - 1;
     const start = day.day * DAY;
-    // Nobody begins at midnight: an hour is asked for, see `guessesOf` in `jot.ts`.
+    // Nobody begins at midnight: an hour is asked for, see `isHourOpen` in `jot.ts`.
     if (length && !length.wholeDays)
       return lasting(start + context.workHours.from * MINUTE, length.minutes);
     return { wholeDay: true, start, end: (lastDay + 1) * DAY };

@@ -1,7 +1,8 @@
 import { TUESDAY } from '../jot/testing/context';
+import { newEvent } from '../model/event';
 import { formatLocal } from '../time/civil';
 import { readMessage } from './candidates';
-import { arrivalOn, journeyZones } from './journeys';
+import { arrivalOn, journeyZones, withArrival } from './journeys';
 import { textMessage } from './message';
 
 const READER = { ...TUESDAY, now: Date.parse('2026-11-24T10:25:00Z'), zone: 'Europe/London' };
@@ -50,6 +51,25 @@ test('who flies west arrives on the same day, who flies east maybe on the next',
   expect(
     arrival(['Asia/Tokyo', '2026-12-03T17:00:00'], ['Pacific/Honolulu', '2026-12-03T05:00:00']),
   ).toBe('2026-12-04T00:00:00');
+});
+
+test('an event of a journey ends by the clock of where it goes', () => {
+  const zoned = (local: string, zone: string) => ({ kind: 'zoned', local, zone }) as const;
+  const [flight] = read('Flight on 9 Dec, dep Halifax 21:40, arr London 7:20.');
+  const event = newEvent(
+    {
+      id: 'e',
+      calendarId: 'c',
+      start: zoned('2026-12-09T21:40:00', 'America/Halifax'),
+      end: zoned('2026-12-10T03:20:00', 'America/Halifax'),
+    },
+    0,
+  );
+  expect(withArrival(event, flight!, 'Europe/London')).toEqual({
+    ...event,
+    end: zoned('2026-12-10T07:20:00', 'Europe/London'),
+  });
+  expect(withArrival(event, { ...flight!, endZone: undefined }, 'Europe/London')).toBe(event);
 });
 
 test('a programme is one event, and its lines are its points with what each is given', () => {

@@ -1,5 +1,6 @@
 import { zoneNamed } from '../time/namedZones';
-import { DAY } from '../time/civil';
+import type { CalendarEvent } from '../model/event';
+import { DAY, formatLocal } from '../time/civil';
 import type { WallMs } from '../time/units';
 import { instantFromWall, wallFromInstant } from '../time/zones';
 
@@ -55,4 +56,23 @@ export function arrivalOn(
   while (instantFromWall(wall, arrival.zone) <= left) wall += DAY;
   while (instantFromWall(wall - DAY, arrival.zone) > left) wall -= DAY;
   return wallFromInstant(instantFromWall(wall, arrival.zone), start.zone);
+}
+
+/** What a journey says of its end: wall ms on the clock of `zone` (null for `clock`), and whose clock it ends by. */
+interface Arrival {
+  end: WallMs;
+  wholeDay: boolean;
+  zone: string | null;
+  endZone?: string | undefined;
+}
+
+/** Returns an event with the end of a journey by the clock of where it goes; as it is, where that is its own. */
+export function withArrival(
+  event: CalendarEvent,
+  { end, wholeDay, zone, endZone }: Arrival,
+  clock: string,
+): CalendarEvent {
+  if (endZone === undefined || wholeDay) return event;
+  const arrival = wallFromInstant(instantFromWall(end, zone ?? clock), endZone);
+  return { ...event, end: { kind: 'zoned', local: formatLocal(arrival), zone: endZone } };
 }

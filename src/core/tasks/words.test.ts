@@ -6,7 +6,7 @@ import { taskAsOccurrence } from './asOccurrence';
 import { groupTasks } from './groups';
 import { lineAsOccurrence, tasksByDay } from './onSheet';
 import { placeTasks } from './placing';
-import { sayNearDay, sayTask } from './sayTask';
+import { sayNearDay, formatTask } from './formatTask';
 
 const LONDON = 'Europe/London';
 /** Tuesday 24 November 2026 */
@@ -40,7 +40,7 @@ test.each([
   [{ status: 'open', percent: 40 }, ''],
   [{ status: 'dropped' }, 'dropped'],
 ] as [Partial<Task>, string][])('%j is said as “%s”', (fields, said) => {
-  expect(sayTask(task('t', fields), wording)).toBe(said);
+  expect(formatTask(task('t', fields), wording)).toBe(said);
 });
 
 test('days far off are said with their year, on both sides', () => {

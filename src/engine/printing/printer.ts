@@ -22,7 +22,7 @@ import type { LetterWidths } from '@/core/print/text';
 import type { EventQuery } from '@/core/query/eventQuery';
 import { EVERYTHING } from '@/core/query/eventQuery';
 import { EMPTY_FILTER } from '@/core/model/filter';
-import { sayTaskTime } from '@/core/tasks/sayTask';
+import { sayTaskTime } from '@/core/tasks/formatTask';
 import type { Weekday } from '@/core/time/civil';
 import { DAY, dayOfWall } from '@/core/time/civil';
 import type { DayNumber, EpochMs } from '@/core/time/units';

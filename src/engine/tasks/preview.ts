@@ -2,7 +2,7 @@ import { differencesOf } from '@/core/bulk/differences';
 import { anchorOf, taskAsEvent } from '@/core/tasks/asEvent';
 import type { Task } from '@/core/model/task';
 import type { EventTime } from '@/core/model/common';
-import { sayTask, sayTaskTime } from '@/core/tasks/sayTask';
+import { formatTask, sayTaskTime } from '@/core/tasks/formatTask';
 import { dayOfWall, formatDate } from '@/core/time/civil';
 import { wallFromInstant } from '@/core/time/zones';
 import type { BulkPreview, PreviewLine, PreviewManner } from '../bulk/bulk';
@@ -45,7 +45,7 @@ export function taskPreview(
       eventId: before.id,
       title: before.title,
       calendarId: before.calendarId ?? '',
-      when: sayTask(before, { ...wording, clock, today }),
+      when: formatTask(before, { ...wording, clock, today }),
       scope: null,
       differences: isChanged
         ? differencesOf(asEvent(before), asEvent(after), say).map((one) =>

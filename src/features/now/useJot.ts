@@ -69,7 +69,7 @@ export function useJot(line: string, setting: JotSetting): ChosenJot {
   const monthFirst = useIsMonthFirst(setting.preferences);
   const isOpen = isOrderOpen(read, read.other);
   function takeOther() {
-    // The line is read anew by what was learnt, and so is the next one.
+    // The order that was chosen holds for this line and for the next ones.
     if (isOpen) typedOrder.put(monthFirst.isTyped ? 'day' : 'month');
     else setOtherOf(isOther ? null : line);
   }

@@ -5,13 +5,13 @@ import type { EpochMs } from '@/core/time/units';
 import { useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
 import { DayField } from '@/ui/DayField';
-import { ToggleChip } from '@/ui/ToggleChip';
+import { PresetChips } from './PresetChips';
 
 const OFTEN = [
-  { label: 'Today', back: 0 },
-  { label: 'Since yesterday', back: 1 },
-  { label: 'In 7 days', back: 6 },
-  { label: 'In 30 days', back: 29 },
+  { label: 'Today', value: 0 },
+  { label: 'Since yesterday', value: 1 },
+  { label: 'In 7 days', value: 6 },
+  { label: 'In 30 days', value: 29 },
 ];
 
 /** The day since which something must have been changed: from its midnight on. */
@@ -28,16 +28,12 @@ export function ChangedField({
   const choose = (day: number) => onChange(instantFromWall(day * DAY, clock));
   return (
     <View style={styles.all}>
-      <View role="group" aria-label="Changed" style={styles.row}>
-        {OFTEN.map(({ label, back }) => (
-          <ToggleChip
-            key={label}
-            label={label}
-            isOn={chosen === today - back}
-            onPress={() => (chosen === today - back ? onChange(null) : choose(today - back))}
-          />
-        ))}
-      </View>
+      <PresetChips
+        name="Changed"
+        presets={OFTEN}
+        isChosen={(back) => chosen === today - back}
+        onChoose={(back) => (back === null ? onChange(null) : choose(today - back))}
+      />
       <DayField
         label="Since"
         day={chosen ?? today}
@@ -51,5 +47,4 @@ export function ChangedField({
 
 const styles = StyleSheet.create({
   all: { gap: 8 },
-  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 6 },
 });

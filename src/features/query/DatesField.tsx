@@ -9,11 +9,13 @@ import { useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
 import { DayField } from '@/ui/DayField';
 import { TextField } from '@/ui/TextField';
-import { ToggleChip } from '@/ui/ToggleChip';
+import { PresetChips } from './PresetChips';
 
 type Dates = Filter['dates'];
 
-const OFTEN = ['Last week', 'This week', 'Next week', 'Last month', 'This month', 'This year'];
+const OFTEN = ['Last week', 'This week', 'Next week', 'Last month', 'This month', 'This year'].map(
+  (label) => ({ label, value: label }),
+);
 
 /** Days to ask for: said in words, chosen from those that are often meant, or picked. */
 export function DatesField({ dates, onChange }: { dates: Dates; onChange(dates: Dates): void }) {
@@ -35,16 +37,12 @@ export function DatesField({ dates, onChange }: { dates: Dates; onChange(dates: 
   const day = (date: string | null | undefined) => (date ? parseDate(date) : today);
   return (
     <View style={styles.all}>
-      <View role="group" aria-label="Often asked for" style={styles.row}>
-        {OFTEN.map((words) => (
-          <ToggleChip
-            key={words}
-            label={words}
-            isOn={isSame(words)}
-            onPress={() => (isSame(words) ? onChange(null) : take(words))}
-          />
-        ))}
-      </View>
+      <PresetChips
+        name="Often asked for"
+        presets={OFTEN}
+        isChosen={isSame}
+        onChoose={(words) => (words === null ? onChange(null) : take(words))}
+      />
       <TextField
         label="Days in words"
         placeholder="march, q3 2026, 3 to 14 may"

@@ -7,16 +7,16 @@ import { capital } from '@/core/time/words';
 import { usePreferences } from '@/data/preferences';
 import { ClockField } from '@/ui/ClockField';
 import { TextField } from '@/ui/TextField';
-import { ToggleChip } from '@/ui/ToggleChip';
+import { PresetChips } from './PresetChips';
 
 type TimeOfDay = NonNullable<Filter['timeOfDay']>;
 
 /** Parts of the day that are often asked for; minutes of the day. */
-const PARTS_OF_DAY: readonly { label: string; hours: TimeOfDay }[] = [
-  { label: 'Morning', hours: { from: 5 * 60, to: 12 * 60 } },
-  { label: 'Afternoon', hours: { from: 12 * 60, to: 17 * 60 } },
-  { label: 'Evening', hours: { from: 17 * 60, to: 22 * 60 } },
-  { label: 'Night', hours: { from: 22 * 60, to: 5 * 60 } },
+const PARTS_OF_DAY: readonly { label: string; value: TimeOfDay }[] = [
+  { label: 'Morning', value: { from: 5 * 60, to: 12 * 60 } },
+  { label: 'Afternoon', value: { from: 12 * 60, to: 17 * 60 } },
+  { label: 'Evening', value: { from: 17 * 60, to: 22 * 60 } },
+  { label: 'Night', value: { from: 22 * 60, to: 5 * 60 } },
 ];
 const ANY_TIME: TimeOfDay = { from: 0, to: 1440 };
 
@@ -35,16 +35,12 @@ export function TimeOfDayField({
   const shown = timeOfDay ?? ANY_TIME;
   return (
     <View style={styles.all}>
-      <View role="group" aria-label="Begins in the" style={styles.row}>
-        {PARTS_OF_DAY.map(({ label, hours }) => (
-          <ToggleChip
-            key={label}
-            label={label}
-            isOn={isSame(timeOfDay, hours)}
-            onPress={() => onChange(isSame(timeOfDay, hours) ? null : hours)}
-          />
-        ))}
-      </View>
+      <PresetChips
+        name="Begins in the"
+        presets={PARTS_OF_DAY}
+        isChosen={(part) => isSame(timeOfDay, part)}
+        onChoose={onChange}
+      />
       <View style={styles.row}>
         <ClockField
           label="Begins from"
@@ -64,14 +60,19 @@ export function TimeOfDayField({
 }
 
 /** Lengths that are often asked for; minutes. */
-const LENGTHS: readonly MinuteRange[] = [
-  { from: null, to: 15 },
-  { from: null, to: 30 },
-  { from: 30, to: 60 },
-  { from: 60, to: 120 },
-  { from: 120, to: 240 },
-  { from: 240, to: null },
-];
+const LENGTHS = (
+  [
+    { from: null, to: 15 },
+    { from: null, to: 30 },
+    { from: 30, to: 60 },
+    { from: 60, to: 120 },
+    { from: 120, to: 240 },
+    { from: 240, to: null },
+  ] satisfies MinuteRange[]
+).map((value) => ({
+  label: capital(formatMinuteRange(value)),
+  value,
+}));
 
 /** How long an event lasts. */
 export function LengthField({
@@ -85,16 +86,12 @@ export function LengthField({
   const isUnread = typed.trim() !== '' && readMinuteRange(typed) === null;
   return (
     <View style={styles.all}>
-      <View role="group" aria-label="Lasts" style={styles.row}>
-        {LENGTHS.map((range) => (
-          <ToggleChip
-            key={formatMinuteRange(range)}
-            label={capital(formatMinuteRange(range))}
-            isOn={isSame(length, range)}
-            onPress={() => onChange(isSame(length, range) ? null : range)}
-          />
-        ))}
-      </View>
+      <PresetChips
+        name="Lasts"
+        presets={LENGTHS}
+        isChosen={(range) => isSame(length, range)}
+        onChoose={onChange}
+      />
       <TextField
         label="Length in words"
         placeholder="45 min, 1 to 2 h, over 3 h"

@@ -7,7 +7,7 @@ import { draftOf } from '@/core/editing/drafting';
 import { newTask } from '@/core/model/task';
 import { quotedTitle } from '@/core/model/titleOf';
 import { asEventLine, startIn, taskOfJot } from '@/core/tasks/jotTask';
-import { sayTask } from '@/core/tasks/sayTask';
+import { formatTask } from '@/core/tasks/formatTask';
 import { dayOfWall } from '@/core/time/civil';
 import { wallFromInstant } from '@/core/time/zones';
 import { useDo } from '@/data/commands';
@@ -108,7 +108,7 @@ export function AddTask({ of }: Props) {
           <Text role="status" variant="bodySmall" style={{ color: palette.dim }}>
             {[
               quotedTitle(understood),
-              sayTask(understood, taskWording) || 'without a day',
+              formatTask(understood, taskWording) || 'without a day',
               calendar?.name,
               ...labels.map(({ name }) => name),
             ]

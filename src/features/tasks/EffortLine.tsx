@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Effort } from '@/core/tasks/effort';
-import { sayNearDay } from '@/core/tasks/sayTask';
+import { sayNearDay } from '@/core/tasks/formatTask';
 import { sayLength } from '@/core/time/words';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';

@@ -4,7 +4,7 @@ import { Button, Text } from 'react-native-paper';
 import { calendarForNew } from '@/core/calendars/showing';
 import { titleOf } from '@/core/model/titleOf';
 import type { Block } from '@/core/tasks/placing';
-import { sayNearDay } from '@/core/tasks/sayTask';
+import { sayNearDay } from '@/core/tasks/formatTask';
 import { dayOfWall, minuteOfDay } from '@/core/time/civil';
 import { count, sayLength, sayMinute } from '@/core/time/words';
 import { useDo } from '@/data/commands';

@@ -6,7 +6,7 @@ import { importanceOf, withImportance } from '@/core/model/importance';
 import type { Task } from '@/core/model/task';
 import { anchorOf } from '@/core/tasks/asEvent';
 import { repeatOfTask, withTaskRepeat } from '@/core/tasks/repeatTask';
-import { sayTaskTime } from '@/core/tasks/sayTask';
+import { sayTaskTime } from '@/core/tasks/formatTask';
 import { dayOfWall, MINUTE } from '@/core/time/civil';
 import { sayLength } from '@/core/time/words';
 import { useAskSheet } from '@/data/asked';

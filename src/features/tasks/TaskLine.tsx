@@ -4,7 +4,7 @@ import type { Task } from '@/core/model/task';
 import { importanceOf } from '@/core/model/importance';
 import { titleOf } from '@/core/model/titleOf';
 import { isOverdue } from '@/core/tasks/due';
-import { sayTask } from '@/core/tasks/sayTask';
+import { formatTask } from '@/core/tasks/formatTask';
 import { useDo } from '@/data/commands';
 import { useNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';
@@ -42,7 +42,7 @@ export function TaskLine({ task, more, isTight = false, onOpen }: Props) {
   const title = titleOf(task);
   const calendar = calendars.find(({ id }) => id === task.calendarId);
   const labels = categories.filter(({ id }) => task.categoryIds.includes(id));
-  const said = [sayTask(task, wording), more].filter(Boolean).join(' · ');
+  const said = [formatTask(task, wording), more].filter(Boolean).join(' · ');
   return (
     <View
       role="listitem"

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { TaskWording } from '@/core/tasks/sayTask';
+import type { TaskWording } from '@/core/tasks/formatTask';
 import { dayOfWall } from '@/core/time/civil';
 import { useWallNow } from '@/data/now';
 import { usePreferences } from '@/data/preferences';

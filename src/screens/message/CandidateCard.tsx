@@ -39,7 +39,7 @@ const KINDS = [
 ];
 const LONG = { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' } as const;
 
-const sayArrival = (wall: WallMs, wording: Wording) =>
+const formatArrival = (wall: WallMs, wording: Wording) =>
   `${sayDay(dayOfWall(wall), wording, SHORT_DAY)}, ${sayMinute(minuteOfDay(wall), wording.hourCycle)}`;
 
 /** What is not sure of a candidate, so that nobody keeps a guess as a fact. */
@@ -136,7 +136,7 @@ export function CandidateCard(props: Props) {
           <View style={styles.line}>
             <Icon name="earth" size={18} color={palette.dim} />
             <Text style={styles.grow}>
-              {`Arrives ${sayArrival(onClock({ ...span, wholeDay: false }, one.zone ?? clock, one.endZone).end, wording)} by the clock of ${cityOf(one.endZone)}`}
+              {`Arrives ${formatArrival(onClock({ ...span, wholeDay: false }, one.zone ?? clock, one.endZone).end, wording)} by the clock of ${cityOf(one.endZone)}`}
             </Text>
             <Button compact onPress={() => set({ endZone: undefined })}>
               By one clock

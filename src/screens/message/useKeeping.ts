@@ -4,6 +4,7 @@ import type { Calendar } from '@/core/model/calendar';
 import type { CalendarEvent } from '@/core/model/event';
 import { newTask } from '@/core/model/task';
 import type { Candidate } from '@/core/message/candidates';
+import { withArrival } from '@/core/message/journeys';
 import type { EventTime } from '@/core/model/common';
 import { NO_REPEAT } from '@/core/recurrence/repeat';
 import { dayOfWall, formatDate, formatLocal } from '@/core/time/civil';
@@ -27,17 +28,6 @@ function attendeesOf({ people }: Candidate, { message }: Opened): CalendarEvent[
     role: 'required',
     answer: 'none',
   }));
-}
-
-/** An event that ends by another clock than it begins: a journey. */
-function endingBy(
-  event: CalendarEvent,
-  { end, zone, endZone, wholeDay }: Corrected,
-  clock: string,
-): CalendarEvent {
-  if (endZone === undefined || wholeDay) return event;
-  const arrival = onClock({ start: end, end, wholeDay }, zone ?? clock, endZone);
-  return { ...event, end: { kind: 'zoned', local: formatLocal(arrival.end), zone: endZone } };
 }
 
 /** Keeps what was read of a message: its text goes into the notes, and its file onto the event. */
@@ -68,7 +58,7 @@ export function useKeeping(opened: Opened, calendars: readonly Calendar[]) {
       workdays,
       now: Date.now(),
     });
-    if (!(await act({ kind: 'addEvent', event: endingBy(event, one, clock) }))) return false;
+    if (!(await act({ kind: 'addEvent', event: withArrival(event, one, clock) }))) return false;
     if (opened.file) await files.attach(id, [opened.file]);
     return true;
   }

@@ -5,7 +5,7 @@ import { wallOnClock } from '@/core/editing/times';
 import type { CalendarEvent } from '@/core/model/event';
 import { isSeries } from '@/core/model/event';
 import type { Task } from '@/core/model/task';
-import { sayTask } from '@/core/tasks/sayTask';
+import { formatTask } from '@/core/tasks/formatTask';
 import { count, DATED_DAY, joinWords, saySpan } from '@/core/time/words';
 import { titleOf } from '@/core/model/titleOf';
 import { useDo } from '@/data/commands';
@@ -72,7 +72,7 @@ function RemovedTaskRow({ task }: { task: Task }) {
       <View style={styles.text}>
         <Text style={styles.title}>{titleOf(task)}</Text>
         <Text variant="bodySmall" style={{ color: palette.dim }}>
-          {sayTask(task, wording) || 'a task without a day'}
+          {formatTask(task, wording) || 'a task without a day'}
         </Text>
       </View>
       <Button

@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Task } from '@/core/model/task';
-import { sayTask } from '@/core/tasks/sayTask';
+import { formatTask } from '@/core/tasks/formatTask';
 import { useTaskWording } from '@/features/tasks/useTaskWording';
 
 interface Props {
@@ -14,7 +14,7 @@ interface Props {
 /** A line that may be a task as well as an event: which of the two it is to become. */
 export function AsTask({ task, isTask, onChoose }: Props) {
   const wording = useTaskWording();
-  const says = ['A task', sayTask(task, wording) || 'without a day'].join(': ');
+  const says = ['A task', formatTask(task, wording) || 'without a day'].join(': ');
   return (
     <View style={styles.line}>
       {isTask && (

@@ -50,7 +50,7 @@ function formatRepeat(task: Task, wording: TaskWording): string {
 }
 
 /** What stands under the title of a task: "due Fri 27 Nov · 30 min · 40 % done". */
-export function sayTask(task: Task, wording: TaskWording): string {
+export function formatTask(task: Task, wording: TaskWording): string {
   const { due, start, estimate, percent, status } = task;
   const parts = [
     due ? `due ${sayTaskTime(due, wording)}` : '',
