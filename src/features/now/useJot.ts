@@ -129,7 +129,8 @@ function useReadJot(line: string, setting: JotSetting): ReadJot {
       namedDays,
     };
     const read = readJot(line, context);
-    const isBefore = notBefore !== undefined && read.saysDay && read.start < notBefore;
+    const saysWhen = read.saysDay || read.repeat.pattern.kind !== 'none';
+    const isBefore = notBefore !== undefined && saysWhen && read.start < notBefore;
     return isBefore
       ? readJot(line, { ...context, now: notBefore, day: dayOfWall(notBefore) })
       : read;
