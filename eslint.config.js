@@ -114,7 +114,14 @@ module.exports = defineConfig([
     rules: without('react', 'react-hooks'),
   },
   {
-    ignores: ['dist/**', 'node_modules/**', '.expo/**', 'playwright-report/**', 'test-results/**'],
+    ignores: [
+      'dist/**',
+      'dist-server/**',
+      'node_modules/**',
+      '.expo/**',
+      'playwright-report/**',
+      'test-results/**',
+    ],
   },
   {
     files: ['**/*.{ts,tsx}'],

@@ -66,7 +66,7 @@ export default defineConfig({
     },
   ],
   webServer: {
-    command: `node --import tsx server/main.ts --demo --today=2026-11-24`,
+    command: 'node scripts/server.mjs && node dist-server/main.cjs --demo --today=2026-11-24',
     // A run begins with nothing shared, and leaves nothing behind.
     env: { PORT: String(PORT), DATABASE_URL: ':memory:' },
     url: `http://localhost:${PORT}`,

@@ -14,11 +14,10 @@ test.use({
 
 /** A server of its own, to be stopped while the page is open. */
 async function ownServer(port: number): Promise<ChildProcess> {
-  const server = spawn(
-    process.execPath,
-    ['--import', 'tsx', 'server/main.ts', '--demo', '--today=2026-11-24'],
-    { env: { ...process.env, PORT: String(port) }, stdio: ['ignore', 'pipe', 'inherit'] },
-  );
+  const server = spawn(process.execPath, ['dist-server/main.cjs', '--demo', '--today=2026-11-24'], {
+    env: { ...process.env, PORT: String(port) },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   await once(server.stdout!, 'data');
   return server;
 }

@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
+import { buildServer, SERVER } from './server.mjs';
 import { ensureBrowser, ensureBuilt, ensurePackages, ROOT } from './setup.mjs';
 
 const PORT = '4398';
@@ -174,14 +175,11 @@ ensurePackages();
 ensureBrowser();
 ensureBuilt();
 mkdirSync(path.join(ROOT, 'docs', 'screenshots'), { recursive: true });
-const server = spawn(
-  process.execPath,
-  ['--import', 'tsx', 'server/main.ts', '--demo', '--today=2026-11-24'],
-  {
-    cwd: ROOT,
-    env: { ...process.env, PORT, DATABASE_URL: ':memory:' },
-  },
-);
+await buildServer();
+const server = spawn(process.execPath, [SERVER, '--demo', '--today=2026-11-24'], {
+  cwd: ROOT,
+  env: { ...process.env, PORT, DATABASE_URL: ':memory:' },
+});
 await new Promise((resolve, reject) => {
   server.stdout.once('data', resolve);
   server.stderr.once('data', (text) => reject(new Error(String(text))));

@@ -9,6 +9,7 @@ import {
   statSync,
   writeFileSync,
 } from 'node:fs';
+import { createServer } from 'node:net';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -57,6 +58,17 @@ export function must(what, command, args, options) {
   }
 }
 
+/** A port that nothing listens on. */
+export const freePort = () =>
+  new Promise((resolve, reject) => {
+    const server = createServer();
+    server.once('error', reject);
+    server.listen(0, '127.0.0.1', () => {
+      const { port } = server.address();
+      server.close(() => resolve(port));
+    });
+  });
+
 const hashOf = (text) => createHash('sha256').update(text).digest('hex');
 
 /** Installs the packages of the lockfile when they are not there, or are not those of the lockfile. */
@@ -70,6 +82,7 @@ export function ensurePackages() {
 }
 
 const SOURCES = [
+  'index.ts',
   'app',
   'src',
   'demo',
@@ -78,6 +91,7 @@ const SOURCES = [
   'metro.config.js',
   'babel.config.js',
   'scripts/offline.mjs',
+  'scripts/compress.mjs',
   'package-lock.json',
 ];
 const isSource = (name) => !/\.test\.tsx?$|testdata|^fonts$/.test(name);

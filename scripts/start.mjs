@@ -1,3 +1,4 @@
+import { buildServer, SERVER } from './server.mjs';
 import { ensureBuilt, ensurePackages, run } from './setup.mjs';
 
 const [major] = process.versions.node.split('.').map(Number);
@@ -7,9 +8,5 @@ if (major < 20) {
 }
 ensurePackages();
 ensureBuilt();
-process.exitCode = run(process.execPath, [
-  '--import',
-  'tsx',
-  'server/main.ts',
-  ...process.argv.slice(2),
-]);
+await buildServer();
+process.exitCode = run(process.execPath, [SERVER, ...process.argv.slice(2)]);

@@ -5,6 +5,7 @@ import {
   ensureBuilt,
   ensurePackages,
   ensureQuickBrowser,
+  freePort,
   ROOT,
   run,
   runBeside,
@@ -64,7 +65,9 @@ ensureBuilt();
 said('Browser tests …');
 const browserFile = path.join(ROOT, 'playwright-report', 'results.json');
 rmSync(browserFile, { force: true });
-const browserCode = run('npx', ['playwright', 'test']);
+const browserCode = run('npx', ['playwright', 'test'], {
+  env: { E2E_PORT: process.env.E2E_PORT ?? String(await freePort()) },
+});
 const browser = read(browserFile);
 
 /** What took longest, of either kind. */
@@ -84,8 +87,11 @@ said('All done');
 console.log(
   `Jest: ${jest?.numPassedTests ?? 0} passed, ${jest ? jest.numFailedTests + jest.numRuntimeErrorTestSuites : 1} failed`,
 );
-const { expected = 0, flaky = 0, unexpected = 1 } = browser?.stats ?? {};
-console.log(`Playwright: ${expected} passed, ${unexpected + flaky} failed`);
+const { expected = 0, flaky = 0, unexpected = 0 } = browser?.stats ?? {};
+const failed = unexpected + flaky;
+// A run that could not begin has no failed test, and has failed.
+console.log(`Playwright: ${expected} passed, ${failed || (browserCode ? 1 : 0)} failed`);
+if (browserCode && !failed) console.error('Playwright failed without a failed test: see above.');
 if (jestCode && jest?.numFailedTests === 0)
   console.error('Jest failed without a failed test: see what it says of snapshots above.');
 process.exitCode = jestCode || browserCode ? 1 : 0;

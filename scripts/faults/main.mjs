@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { buildServer, SERVER } from '../server.mjs';
 import { ensureBrowser, ensureBuilt, ensurePackages, ROOT } from '../setup.mjs';
 import { adding } from './adding.mjs';
 import { adopting } from './adopting.mjs';
@@ -34,7 +35,8 @@ ensurePackages();
 ensureBrowser();
 ensureBuilt();
 
-const server = spawn('node', ['--import', 'tsx', 'server/main.ts'], {
+await buildServer();
+const server = spawn('node', [SERVER], {
   cwd: ROOT,
   env: { ...process.env, PORT: String(PORT), DATABASE_URL: ':memory:' },
   stdio: ['ignore', 'pipe', 'inherit'],

@@ -1,6 +1,7 @@
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { PrintSetup } from '@/core/model/print';
+import { usualPaper } from '@/core/print/paper';
 import { DEFAULT_PRINT } from '@/core/model/print';
 import type { PrintPage } from '@/core/print/boxes';
 import { dayOfWall } from '@/core/time/civil';
@@ -51,7 +52,8 @@ export function usePrintSetup(
   const kept = settings.prints[lens];
   const [chosen, setChosen] = useState<{ of: string; fields: Partial<PrintSetup> } | null>(null);
   const fields = chosen?.of === lens ? chosen.fields : null;
-  const setup: PrintSetup = { ...DEFAULT_PRINT, ...first, ...kept, ...fields };
+  const paper = usualPaper(navigator.language);
+  const setup: PrintSetup = { ...DEFAULT_PRINT, paper, ...first, ...kept, ...fields };
   const change = (more: Partial<PrintSetup>) =>
     setChosen({ of: lens, fields: { ...fields, ...more } });
   const latest = useRef({ act, settings, setup });

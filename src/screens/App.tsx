@@ -1,4 +1,6 @@
-import { App as Routes } from 'expo-router/build/qualified-entry';
+import { ExpoRoot } from 'expo-router';
+import { ctx } from 'expo-router/_ctx';
+import Head from 'expo-router/head';
 import { EngineProvider } from '@/data/engineContext';
 import { MessageProvider } from '@/data/messages';
 
@@ -10,7 +12,9 @@ export function App() {
   return (
     <EngineProvider>
       <MessageProvider>
-        <Routes />
+        <Head.Provider>
+          <ExpoRoot context={ctx} />
+        </Head.Provider>
       </MessageProvider>
     </EngineProvider>
   );

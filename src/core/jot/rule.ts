@@ -23,6 +23,8 @@ export interface JotContext {
   workHours: { from: number; to: number };
   /** Whether 3/12 is 12 March. */
   isMonthFirst: boolean;
+  /** Which half of the day a bare hour was meant in last, by its minute of the half: 8 as 480. */
+  chosenHalves?: Readonly<Record<number, 'am' | 'pm'>>;
   /** Times of today that are over stay today's: of what was written, and not typed to be put down. */
   keepsPast?: boolean;
   /** Days that have a name, as day numbers: closures and the like. */

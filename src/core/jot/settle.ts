@@ -108,6 +108,14 @@ function ofMorning(text: string, readings: Reading[]): Reading[] {
   );
 }
 
+/** "Call at 8" as it was meant the last time. */
+const asChosen = (readings: Reading[], halves: JotContext['chosenHalves'] = {}): Reading[] =>
+  withOpenHours(readings, (time) => {
+    const half = halves[time.from % NOON];
+    if (half === undefined || time.to !== null) return null;
+    return { ...time, from: (time.from % NOON) + (half === 'pm' ? NOON : 0) };
+  });
+
 /** "Concert at 8" begins in the evening, unless the line says which half of the day it means. */
 function ofEvening(text: string, readings: Reading[]): Reading[] {
   if (saysPart(readings) || !OF_THE_EVENING.test(text)) return readings;
@@ -139,9 +147,8 @@ export const settled = (
   text: string,
   readings: Reading[],
   all: readonly Reading[],
-  context: Pick<JotContext, 'now' | 'day' | 'keepsPast'>,
-): Reading[] =>
-  stillToCome(
-    ofMorning(text, ofEvening(text, onNthWeekday(text, withRhythm(readings, all)))),
-    context,
-  );
+  context: Pick<JotContext, 'now' | 'day' | 'keepsPast' | 'chosenHalves'>,
+): Reading[] => {
+  const said = asChosen(onNthWeekday(text, withRhythm(readings, all)), context.chosenHalves);
+  return stillToCome(ofMorning(text, ofEvening(text, said)), context);
+};

@@ -10,6 +10,15 @@ const MILLIMETRES: Readonly<Record<Paper, readonly [width: number, height: numbe
   Letter: [215.9, 279.4],
 };
 
+/** Regions whose offices use Letter (CLDR, supplemental data: paperSize US-Letter); all others use A4. */
+const LETTER_REGIONS = 'BZ CA CL CO CR GT MX NI PA PH PR SV US VE'.split(' ');
+
+/** Returns the paper that is usual where a language tag (BCP 47) is from: "en-US" is Letter. */
+export function usualPaper(tag: string): Paper {
+  const { region } = new Intl.Locale(tag).maximize();
+  return region !== undefined && LETTER_REGIONS.includes(region) ? 'Letter' : 'A4';
+}
+
 type Format = Pick<PrintSetup, 'paper' | 'isUpright'>;
 
 /** Width and height of a page. */

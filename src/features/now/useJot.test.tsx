@@ -70,11 +70,38 @@ test.each([
   expect(says()).toBe(due);
 });
 
-test('another second reading holds for its line alone', () => {
-  const { unmount } = inTheme(<Line line="drinks at 6 on fri" />);
+test('the half of the day that was chosen for an hour is that of the next one', () => {
+  const { unmount } = inTheme(<Line line="call fri at 8" />);
+  expect(says()).toBe('2026-11-27T08:00');
   takeOther();
-  expect(says()).toBe('2026-11-27T06:00');
+  expect(says()).toBe('2026-11-27T20:00');
   unmount();
-  inTheme(<Line line="drinks at 6 on fri" />);
-  expect(says()).toBe('2026-11-27T18:00');
+  const next = inTheme(<Line line="lamp check at 8 on mon" />);
+  expect(says()).toBe('2026-11-30T20:00');
+  takeOther();
+  expect(says()).toBe('2026-11-30T08:00');
+  next.unmount();
+  inTheme(<Line line="call fri at 8" />);
+  expect(says()).toBe('2026-11-27T08:00');
+});
+
+test('what a line is about goes before what was chosen for another', () => {
+  const { unmount } = inTheme(<Line line="dinner fri at 8" />);
+  takeOther();
+  expect(says()).toBe('2026-11-27T08:00');
+  unmount();
+  inTheme(<Line line="dinner fri at 8" />);
+  expect(says()).toBe('2026-11-27T20:00');
+});
+
+test('a second reading of other words holds for its line alone', () => {
+  const { unmount } = inTheme(<Line line="sun cream" />);
+  expect(says()).toBe('2026-11-29T00:00');
+  takeOther();
+  expect(says()).toBe('2026-11-24T00:00');
+  takeOther();
+  expect(says()).toBe('2026-11-29T00:00');
+  unmount();
+  inTheme(<Line line="sun cream" />);
+  expect(says()).toBe('2026-11-29T00:00');
 });

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { onClock } from '@/core/editing/drafting';
 import type { Jot, ReadJot } from '@/core/jot/jot';
 import { readJot } from '@/core/jot/jot';
-import { isOrderOpen } from '@/core/jot/dateOrder';
+import { halfOf, isOrderOpen, readingKey } from '@/core/jot/choices';
 import { expressionsMade } from '@/core/jot/readings';
 import type { Span } from '@/core/layout/drag';
 import type { Calendar } from '@/core/model/calendar';
@@ -15,7 +15,7 @@ import { useNow } from '@/data/now';
 import { usePeople } from '@/data/people';
 import type { Preferences } from '@/data/preferences';
 import { useCategories, useNamedDays } from '@/data/queries';
-import { typedOrder } from '@/data/typedOrder';
+import { chosenReadings } from '@/data/chosenReadings';
 import { whileIdle } from '@/ui/whileIdle';
 
 export interface JotSetting {
@@ -60,18 +60,24 @@ const spanSaid = ({ start, end, wholeDay, lasts }: Jot): Span => ({
 export function useJot(line: string, setting: JotSetting): ChosenJot {
   const { clock } = setting.preferences;
   const read = useReadJot(line, setting);
+  const chosen = chosenReadings.useValue();
   useEffect(() => whileIdle(expressionsMade()), []);
-  // Another line is understood anew.
-  const [otherOf, setOtherOf] = useState<string | null>(null);
-  const isOther = read.other !== null && otherOf === line;
+  // Another line is understood anew. A reading is known by what it says: what was learnt may have put it first.
+  const [wanted, setWanted] = useState<{ line: string; key: string } | null>(null);
+  const isOther =
+    read.other !== null && wanted?.line === line && readingKey(read.other) === wanted.key;
   const [jot, other] = isOther ? [read.other!, read] : [read, read.other];
   const onTheClock = (one: Jot): Span => onClock(spanSaid(one), one.zone ?? clock, clock);
-  const monthFirst = useIsMonthFirst(setting.preferences);
-  const isOpen = isOrderOpen(read, read.other);
+  const isShown = isMonthFirst(setting.preferences.wording);
+  const isTyped = isTypedMonthFirst(chosen, isShown);
   function takeOther() {
-    // The order that was chosen holds for this line and for the next ones.
-    if (isOpen) typedOrder.put(monthFirst.isTyped ? 'day' : 'month');
-    else setOtherOf(isOther ? null : line);
+    if (!other) return;
+    setWanted({ line, key: readingKey(other) });
+    const hour = halfOf(other, jot);
+    if (isOrderOpen(read, read.other))
+      chosenReadings.put({ ...chosen, order: isTyped ? 'day' : 'month' });
+    else if (hour)
+      chosenReadings.put({ ...chosen, halves: { ...chosen.halves, [hour.minute]: hour.half } });
   }
   return {
     jot,
@@ -80,8 +86,8 @@ export function useJot(line: string, setting: JotSetting): ChosenJot {
     problems: read.problems,
     unread: read.unread,
     guesses:
-      isOpen && monthFirst.isTyped !== monthFirst.isShown
-        ? [...read.guesses, ORDER_LEARNT[monthFirst.isTyped ? 'month' : 'day']]
+      isOrderOpen(read, read.other) && isTyped !== isShown
+        ? [...read.guesses, ORDER_CHOSEN[isTyped ? 'month' : 'day']]
         : read.guesses,
     takeOther,
     onKeyPress: (event) => {
@@ -92,23 +98,20 @@ export function useJot(line: string, setting: JotSetting): ChosenJot {
   };
 }
 
-const ORDER_LEARNT = {
+const ORDER_CHOSEN = {
   day: 'The day comes first in figures, as you chose last time.',
   month: 'The month comes first in figures, as you chose last time.',
 };
 
-/** Whether the month comes first in dates as they are shown, and in those that are typed. */
-function useIsMonthFirst({ wording }: Preferences): { isShown: boolean; isTyped: boolean } {
-  const order = typedOrder.useValue();
-  const isShown = isMonthFirst(wording);
-  return { isShown, isTyped: order === null ? isShown : order === 'month' };
-}
+/** Whether the month comes first in typed dates: as it was chosen, or as dates are shown. */
+const isTypedMonthFirst = ({ order }: { order?: 'day' | 'month' | undefined }, isShown: boolean) =>
+  order === undefined ? isShown : order === 'month';
 
 /** A typed line as it is understood, by the person's settings and closures. */
 function useReadJot(line: string, setting: JotSetting): ReadJot {
   const { day, calendars, defaultCalendarId, preferences, notBefore } = setting;
-  const { clock, settings, workdays } = preferences;
-  const { isTyped } = useIsMonthFirst(preferences);
+  const { clock, settings, wording, workdays } = preferences;
+  const chosen = chosenReadings.useValue();
   const categories = useCategories();
   const people = usePeople();
   const instant = useNow();
@@ -125,7 +128,8 @@ function useReadJot(line: string, setting: JotSetting): ReadJot {
       defaultLength: settings.defaultLength,
       workdays,
       workHours: daytimeOf(day, settings.workweek),
-      isMonthFirst: isTyped,
+      isMonthFirst: isTypedMonthFirst(chosen, isMonthFirst(wording)),
+      chosenHalves: chosen.halves,
       namedDays,
     };
     const read = readJot(line, context);
@@ -144,7 +148,8 @@ function useReadJot(line: string, setting: JotSetting): ReadJot {
     people,
     defaultCalendarId,
     settings,
-    isTyped,
+    wording,
+    chosen,
     workdays,
     namedDays,
   ]);
