@@ -3,6 +3,7 @@ import { expressionsMade } from '@/core/jot/readings';
 import { TUESDAY } from '@/core/jot/testing/context';
 import { readMessage } from '@/core/message/candidates';
 import { textMessage } from '@/core/message/message';
+import { readingPrepared } from '@/core/message/prepared';
 import { median, report } from './report';
 
 const WORDS =
@@ -31,6 +32,7 @@ export function benchTyping(): void {
   const [half, whole] = [medianOf(line(LONG / 2)), medianOf(line(LONG))];
   report('a key in a line of 5,000 characters', whole, 'ms', 50);
   report('a line twice as long takes, times as long', whole / half, '×', 2.5);
+  Array.from(readingPrepared(READER));
   const text = `${WORDS.slice(0, 90)}.\n`.repeat(MESSAGE / 92);
   report(
     'a message of 95 KB',

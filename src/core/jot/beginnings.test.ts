@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { ANY, beginningsOf, canBeginWith, pairAt } from './beginnings';
+import { ANY, beginningsOf, canBeginWith, hasNeeds, needsOf, pairAt, pairsIn } from './beginnings';
 import { FIXED_RULES } from './readings';
 import lines from './testdata/lines.json';
 import { textOf } from './text';
@@ -51,7 +51,21 @@ test.each(['\\p{L}{2}', '[^a]', '[a-z]', 'a?', '.', '(?:a|)'])(
   (source) => expect(beginningsOf(source)).toEqual(ANY),
 );
 
-test('whatever an expression of the grammar finds, it begins as it was said to', () => {
+test.each([
+  ['(?:on\\s+)?(?:christmas|xmas)', 'on christmas', 'on monday'],
+  ['(?:by|at)\\s+(?:the\\s+)?(start|end)\\s+of', 'at the end of', 'at the pier of'],
+  ['(a(b)c)d?', 'abc', 'abd'],
+  ['a+\\d', 'aa7', 'aab'],
+])('%s can be found in “%s” and not in “%s”', (source, found, lacking) => {
+  expect(hasNeeds(pairsIn(found), needsOf(source))).toBe(true);
+  expect(hasNeeds(pairsIn(lacking), needsOf(source))).toBe(false);
+});
+
+test.each(['a?b?', '\\p{L}+', '.'])('%s can be found anywhere', (source) =>
+  expect(needsOf(source)).toEqual([]),
+);
+
+test('whatever an expression of the grammar finds, it begins as it was said to, in a text that has its needs', () => {
   const words = [...new Set(lines.flatMap(({ line }) => textOf(line).text.split(' ')))];
   const others = [
     'at',
@@ -70,11 +84,12 @@ test('whatever an expression of the grammar finds, it begins as it was said to',
   ];
   fc.assert(
     fc.property(fc.array(fc.constantFrom(...words, ...others), { maxLength: 7 }), (said) => {
-      const { text, starts } = textOf(said.join(' '));
+      const { text, starts, pairs } = textOf(said.join(' '));
       for (const from of starts.slice(0, -1))
-        for (const { pattern, begins } of FIXED_RULES) {
+        for (const { pattern, begins, needs } of FIXED_RULES) {
           pattern.lastIndex = from;
-          if (pattern.test(text) && !canBeginWith(begins, pairAt(text, from)))
+          if (!pattern.test(text)) continue;
+          if (!canBeginWith(begins, pairAt(text, from)) || !hasNeeds(pairs, needs))
             throw new Error(`${pattern} in “${text.slice(from)}”`);
         }
     }),

@@ -118,46 +118,49 @@ class Source {
 
   constructor(private readonly source: string) {}
 
-  /** Alternatives up to the end, or to the bracket that closes them. */
-  alternatives(): Lazy {
+  /** The pieces, one after another, up to the end or to the bracket that closes them; alternatives are one. */
+  pieces(): Lazy[] {
     const all = [this.sequence()];
     while (this.source[this.at] === '|') {
       this.at++;
       all.push(this.sequence());
     }
-    return () => all.map((one) => one()).reduce(either);
+    return all.length === 1 ? all[0]! : [() => all.map(inSequence).reduce(either)];
   }
 
-  private sequence(): Lazy {
+  private sequence(): Lazy[] {
     const pieces: Lazy[] = [];
     while (this.at < this.source.length && !'|)'.includes(this.source[this.at]!))
-      pieces.push(this.quantified());
-    return () => inSequence(pieces);
+      pieces.push(...this.quantified());
+    return pieces;
   }
 
-  private quantified(): Lazy {
-    const piece = this.piece();
+  private quantified(): Lazy[] {
+    const pieces = this.group() ?? [this.piece()];
     const quantifier = exec(QUANTIFIER, this.source, this.at);
-    if (!quantifier) return piece;
+    if (!quantifier) return pieces;
     this.at = QUANTIFIER.lastIndex;
     const [sign, atLeastOnce] = quantifier;
-    const repeated = sign.startsWith('?')
-      ? piece
-      : () => either(piece(), inSequence([piece, piece]));
-    return atLeastOnce ? repeated : () => ({ ...repeated(), isEmpty: true });
+    const repeated = () =>
+      sign.startsWith('?')
+        ? inSequence(pieces)
+        : either(inSequence(pieces), inSequence([...pieces, ...pieces]));
+    return [atLeastOnce ? repeated : () => ({ ...repeated(), isEmpty: true })];
+  }
+
+  private group(): Lazy[] | null {
+    if (exec(AROUND, this.source, this.at)) {
+      this.at = AROUND.lastIndex;
+      this.closed();
+      return [];
+    }
+    if (!exec(GROUP, this.source, this.at)) return null;
+    this.at = GROUP.lastIndex;
+    return this.closed();
   }
 
   private piece(): Lazy {
     const { source } = this;
-    if (exec(AROUND, source, this.at)) {
-      this.at = AROUND.lastIndex;
-      this.closed();
-      return () => NOTHING;
-    }
-    if (exec(GROUP, source, this.at)) {
-      this.at = GROUP.lastIndex;
-      return this.closed();
-    }
     const signs = exec(CLASS, source, this.at);
     if (signs) {
       this.at = CLASS.lastIndex;
@@ -173,15 +176,58 @@ class Source {
     return () => ('^$'.includes(sign) ? NOTHING : single(signOf(sign)));
   }
 
-  private closed(): Lazy {
-    const piece = this.alternatives();
+  private closed(): Lazy[] {
+    const pieces = this.pieces();
     this.at++;
-    return piece;
+    return pieces;
   }
 }
 
+const beginningOf = ({ one, more, isEmpty }: Piece): Beginnings =>
+  isEmpty ? ANY : more.map((next, first) => (one & (1 << first) ? EVERY : next));
+
 /** With what the matches of an expression can begin; anything, where they can be empty. */
-export function beginningsOf(source: string): Beginnings {
-  const { one, more, isEmpty } = new Source(source).alternatives()();
-  return isEmpty ? ANY : more.map((next, first) => (one & (1 << first) ? EVERY : next));
+export const beginningsOf = (source: string): Beginnings =>
+  beginningOf(inSequence(new Source(source).pieces()));
+
+/** Pairs of signs, each as `pairAt` numbers it. */
+export type Pairs = readonly number[];
+
+const EVERY_PAIR = Array.from({ length: CLASSES * CLASSES }, (_, pair) => pair);
+
+/** So many needs of an expression are looked at: the rarest ones keep nearly all texts away. */
+const NEEDS = 2;
+/** What so many pairs can begin says little, and takes long to look for. */
+const MOST_PAIRS = 100;
+
+/**
+ * What a text must have somewhere for an expression to match in it: one of each of these lists of
+ * pairs. They are the beginnings of its own parts that can't be left out, the rarest first.
+ */
+export function needsOf(source: string): Pairs[] {
+  const pieces = new Source(source).pieces();
+  return pieces
+    .map((_, i) => beginningOf(inSequence(pieces.slice(i))))
+    .map((beginnings) => EVERY_PAIR.filter((pair) => canBeginWith(beginnings, pair)))
+    .filter(({ length }) => length <= MOST_PAIRS)
+    .sort((a, b) => a.length - b.length)
+    .slice(0, NEEDS);
+}
+
+/** Which pairs of signs a text has: 1 at the number of each. */
+export function pairsIn(text: string): Uint8Array {
+  const has = new Uint8Array(CLASSES * CLASSES);
+  for (let at = 0; at < text.length; at++) has[pairAt(text, at)] = 1;
+  return has;
+}
+
+function hasOne(has: Uint8Array, pairs: Pairs): boolean {
+  for (const pair of pairs) if (has[pair]) return true;
+  return false;
+}
+
+/** Whether a text that has these pairs has one of each need. */
+export function hasNeeds(has: Uint8Array, needs: readonly Pairs[]): boolean {
+  for (const need of needs) if (!hasOne(has, need)) return false;
+  return true;
 }

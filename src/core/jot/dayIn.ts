@@ -25,7 +25,7 @@ export function dayIn(
     isMonthFirst,
     namedDays: [],
   };
-  const whole = readingsOf({ text: text.text, heads: [0] }, DAY_RULES, context)
+  const whole = readingsOf({ ...text, heads: [0] }, DAY_RULES, context)
     .filter(({ to }) => to === text.text.length)
     .sort((a, b) => b.weight - a.weight);
   const [best] = whole;

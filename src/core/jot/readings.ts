@@ -7,7 +7,7 @@ import {
   placeReadings,
   zoneReadings,
 } from './around';
-import { canBeginWith } from './beginnings';
+import { canBeginWith, hasNeeds, pairsIn } from './beginnings';
 import { bestReadings } from './best';
 import { bareParts, PART_RULES } from './dayParts';
 import { daySpans } from './dayRanges';
@@ -34,15 +34,18 @@ export const FIXED_RULES: readonly Rule[] = [
   ...[...BESIDES, ...LENGTH_RULES, ...BARE_RULES],
 ];
 
+const NO_PAIRS = pairsIn('');
+
 /**
  * Makes the expressions of the grammar, one at each step. They are made when they are first asked
  * for in any case, all by the first letter of a first line: done before, that letter need not wait.
  */
 export function* expressionsMade(): Generator<void> {
-  for (const { pattern, begins } of FIXED_RULES) {
+  for (const { pattern, begins, needs } of FIXED_RULES) {
     pattern.lastIndex = 0;
     pattern.exec('');
     canBeginWith(begins, 0);
+    hasNeeds(NO_PAIRS, needs);
     yield;
   }
 }

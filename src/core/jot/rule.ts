@@ -1,7 +1,7 @@
 import type { Weekday } from '../time/civil';
 import type { DayNumber, WallMs } from '../time/units';
-import type { Beginnings } from './beginnings';
-import { beginningsOf, canBeginWith, pairAt } from './beginnings';
+import type { Beginnings, Pairs } from './beginnings';
+import { beginningsOf, canBeginWith, hasNeeds, needsOf, pairAt } from './beginnings';
 import type { Meaning, Reading } from './meanings';
 import type { JotText } from './text';
 import { LETTER } from './vocabulary';
@@ -38,6 +38,8 @@ export interface Rule {
   pattern: RegExp;
   /** With which two signs it can begin. */
   begins: Beginnings;
+  /** What a text must have for it to be found there. */
+  needs: readonly Pairs[];
   /** How much it says; more, where it says more by each word of a list. */
   weight: number | ((groups: Groups) => number);
   read(groups: Groups, context: JotContext): Meaning | null;
@@ -55,7 +57,11 @@ export function rule(
 ): Rule {
   let made: RegExp | null = null;
   let begins: Beginnings | null = null;
+  let needs: Pairs[] | null = null;
   return {
+    get needs() {
+      return (needs ??= needsOf(source));
+    },
     get begins() {
       return (begins ??= beginningsOf(source));
     },
@@ -68,25 +74,39 @@ export function rule(
   };
 }
 
-/** Rules by the pair of signs that what they match can begin with. */
-const indexes = new WeakMap<readonly Rule[], (readonly Rule[])[]>();
-
-/** Those of some rules that can begin with a pair of signs. */
-function beginningWith(rules: readonly Rule[], pair: number): readonly Rule[] {
-  let index = indexes.get(rules);
-  if (!index) indexes.set(rules, (index = []));
-  return (index[pair] ??= rules.filter(({ begins }) => canBeginWith(begins, pair)));
+/** Some rules, made quick to look through: a whole message is read by all of them. */
+interface RuleIndex {
+  needs: readonly (readonly Pairs[])[];
+  /** The places among the rules of those that can begin with a pair of signs, by its number. */
+  byPair: (readonly number[])[];
 }
+const indexes = new WeakMap<readonly Rule[], RuleIndex>();
+
+function indexOf(rules: readonly Rule[]): RuleIndex {
+  const known = indexes.get(rules);
+  if (known) return known;
+  const index = { needs: rules.map(({ needs }) => needs), byPair: [] };
+  indexes.set(rules, index);
+  return index;
+}
+
+const beginningWith = (rules: readonly Rule[], pair: number): readonly number[] =>
+  rules.flatMap(({ begins }, i) => (canBeginWith(begins, pair) ? [i] : []));
 
 /** Everything that the rules find in a text. */
 export function readingsOf(
-  { text, heads }: Pick<JotText, 'text' | 'heads'>,
+  { text, heads, pairs }: Pick<JotText, 'text' | 'heads' | 'pairs'>,
   rules: readonly Rule[],
   context: JotContext,
 ): Reading[] {
   const readings: Reading[] = [];
+  const { needs, byPair } = indexOf(rules);
+  const isPossible = needs.map((all) => hasNeeds(pairs, all));
   for (const from of heads) {
-    for (const { pattern, weight, read } of beginningWith(rules, pairAt(text, from))) {
+    const pair = pairAt(text, from);
+    for (const i of (byPair[pair] ??= beginningWith(rules, pair))) {
+      if (!isPossible[i]) continue;
+      const { pattern, weight, read } = rules[i]!;
       pattern.lastIndex = from;
       const found = pattern.exec(text);
       if (!found) continue;

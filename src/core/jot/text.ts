@@ -1,3 +1,5 @@
+import { pairsIn } from './beginnings';
+
 /**
  * A typed line as the grammar reads it: in lower case, with plain quotes and dashes, and with small
  * slips mended. `origin` says for each of its characters, and for its end, where that is in the line.
@@ -10,6 +12,8 @@ export interface JotText {
   starts: readonly number[];
   /** Those of them at which something can be said: after a blank, a bracket or a sign that parts. */
   heads: readonly number[];
+  /** Which pairs of signs it has, as `pairsIn` says it. */
+  pairs: Uint8Array;
 }
 
 /** Words that are mended when they are typed nearly right. Short ones are too near to others. */
@@ -113,5 +117,5 @@ export function textOf(line: string): JotText {
   text = text.replaceAll(STAMP, ' ');
   const starts = [...text.matchAll(/[\p{L}\p{N}']+|[^\s\p{L}\p{N}']/gu)].map(({ index }) => index);
   const heads = starts.filter((at) => canBegin(text, at));
-  return { line, text, origin, starts: [...starts, text.length], heads };
+  return { line, text, origin, starts: [...starts, text.length], heads, pairs: pairsIn(text) };
 }

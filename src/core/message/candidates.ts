@@ -192,11 +192,9 @@ function upcoming(read: ReadJot, { written }: Base): Pick<ReadJot, 'start' | 'en
   return { start, end: start + (read.end - read.start) };
 }
 
-/** Whether two say the same time, maybe by two clocks. */
-const isSame = (a: Candidate, b: Candidate, home: string) =>
-  a.kind === b.kind &&
-  a.wholeDay === b.wholeDay &&
-  (a.wholeDay ? a.start === b.start : instantsOf(a, home).start === instantsOf(b, home).start);
+/** What those share that say the same time, maybe by two clocks. */
+const timeKey = (one: Candidate, home: string) =>
+  `${one.kind} ${one.wholeDay ? `day ${one.start}` : instantsOf(one, home).start}`;
 
 /** Each once; a day alone gives way to the same day with a time. */
 function each(candidates: readonly Candidate[], home: string): Candidate[] {
@@ -205,17 +203,18 @@ function each(candidates: readonly Candidate[], home: string): Candidate[] {
       one.kind === 'event' && !one.wholeDay ? [dayOfWall(one.start)] : [],
     ),
   );
-  return candidates.filter(
-    (one, i) =>
-      candidates.findIndex((other) => isSame(one, other, home)) === i &&
-      !(
-        one.kind === 'event' &&
-        one.wholeDay &&
-        one.end - one.start === DAY &&
-        one.doubts.includes(NO_TIME) &&
-        timed.has(dayOfWall(one.start))
-      ),
-  );
+  const seen = new Set<string>();
+  return candidates.filter((one) => {
+    const key = timeKey(one, home);
+    if (seen.has(key)) return false;
+    seen.add(key);
+    const isDayAlone =
+      one.kind === 'event' &&
+      one.wholeDay &&
+      one.end - one.start === DAY &&
+      one.doubts.includes(NO_TIME);
+    return !isDayAlone || !timed.has(dayOfWall(one.start));
+  });
 }
 
 /** The base of each passage: when it was written, as far as that is known. */

@@ -1,6 +1,7 @@
 import type { ReadMessage } from '@/core/message/candidates';
 import { readMessage } from '@/core/message/candidates';
 import type { Message } from '@/core/message/message';
+import { readingPrepared } from '@/core/message/prepared';
 import { isMailSource, messageOfText } from '@/core/message/pasted';
 import { DEFAULT_SETTINGS } from '@/core/model/others';
 import { daytimeOf } from '@/core/model/workweek';
@@ -12,6 +13,7 @@ import { wallFromInstant } from '@/core/time/zones';
 import type { Queries } from '../queries/queries';
 import type { Mail, MailPart } from './readMail';
 import { readMail } from './readMail';
+import { yieldToEventLoop } from '../yieldToEventLoop';
 
 /** Who reads a message, and when. */
 export interface MessageReading {
@@ -45,6 +47,11 @@ export class Messages {
   ): Promise<OpenedMessage> {
     const { message, parts } = await this.open(source);
     return { ...readMessage(message, this.reader(reading)), message, parts };
+  }
+
+  /** Makes ready what reading needs, in small steps; called when a message is likely to come. */
+  async prepare(reading: MessageReading): Promise<void> {
+    for (const _step of readingPrepared(this.reader(reading))) await yieldToEventLoop();
   }
 
   private async open(source: string | (Blob & { name: string })): Promise<Mail> {

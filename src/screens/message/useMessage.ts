@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { isMonthFirst } from '@/core/time/words';
 import { useDraft } from '@/data/drafts';
 import { useEngine } from '@/data/engineContext';
@@ -25,18 +25,24 @@ export function useMessage() {
   const [problem, setProblem] = useState<string | null>(null);
   const text = draft?.title ?? '';
 
+  const reading = () => ({
+    now: Date.now(),
+    clock,
+    workdays,
+    isMonthFirst: isMonthFirst(wording),
+  });
+  const prepare = useEffectEvent(() => void engine?.messages.prepare(reading()));
+  useEffect(() => {
+    if (engine) prepare();
+  }, [engine]);
+
   const type = (next: string) => (next.trim() ? keep({ title: next, values: null }) : drop());
 
   async function read(source: string | File) {
     if (!engine) return;
     setProblem(null);
     try {
-      const read = await engine.messages.read(source, {
-        now: Date.now(),
-        clock,
-        workdays,
-        isMonthFirst: isMonthFirst(wording),
-      });
+      const read = await engine.messages.read(source, reading());
       const file = typeof source === 'string' ? null : source;
       setOpened((last) => ({ ...read, file, nth: (last?.nth ?? 0) + 1 }));
     } catch (error) {
