@@ -196,7 +196,7 @@ export type Pairs = readonly number[];
 const EVERY_PAIR = Array.from({ length: CLASSES * CLASSES }, (_, pair) => pair);
 
 /** So many needs of an expression are looked at: the rarest ones keep nearly all texts away. */
-const NEEDS = 2;
+const NEEDS = 4;
 /** What so many pairs can begin says little, and takes long to look for. */
 const MOST_PAIRS = 100;
 
