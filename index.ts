@@ -2,6 +2,7 @@
 import './src/ui/backStack';
 import '@expo/metro-runtime';
 import { registerRootComponent } from 'expo';
+import { readAhead } from './src/data/smallTexts';
 import { App } from './src/screens/App';
 
-registerRootComponent(App);
+void readAhead().then(() => registerRootComponent(App));

@@ -1,5 +1,6 @@
 import { act, renderHook } from '@testing-library/react';
 import { DEFAULT_VIEW } from '@/core/model/view';
+import { readAhead } from './smallTexts';
 import type { WindowView } from './view';
 import { useView } from './view';
 
@@ -9,9 +10,10 @@ const MONTH: WindowView = {
   lensId: 'early',
 };
 
-beforeEach(() => {
+beforeEach(async () => {
   window.sessionStorage.clear();
   window.localStorage.clear();
+  await readAhead();
 });
 
 const shownIn = (text: string) => {

@@ -3,6 +3,7 @@ import { migrate, RecordError, unwrap, wrap } from '@/core/model/migrate';
 import type { Data } from '@/core/model/versions';
 import { DEFAULT_VIEW, view } from '@/core/model/view';
 import { z } from '@/core/model/zod';
+import { keepSmallText, smallText } from './smallTexts';
 
 const KEY = 'orderly-week-view';
 
@@ -17,8 +18,7 @@ function viewIn(text: string): Data {
   return isBare ? migrate('windowView', bare as Data, 1) : unwrap('windowView', text);
 }
 
-function read(storage: Storage): WindowView | null {
-  const text = storage.getItem(KEY);
+function read(text: string | null): WindowView | null {
   if (text === null) return null;
   try {
     return windowView.safeParse(viewIn(text)).data ?? null;
@@ -31,7 +31,7 @@ function read(storage: Storage): WindowView | null {
 
 /** A new window begins as the last was left, but for its calendars and filter: nothing is hidden unseen. */
 function asLastLeft(): WindowView {
-  const last = read(window.localStorage)?.view ?? DEFAULT_VIEW;
+  const last = read(smallText(KEY))?.view ?? DEFAULT_VIEW;
   const { calendarIds, filter } = DEFAULT_VIEW;
   return { view: { ...last, calendarIds, filter }, lensId: null };
 }
@@ -42,7 +42,7 @@ export function useView(): {
   isNew: boolean;
   show(next: WindowView): void;
 } {
-  const [kept] = useState(() => read(window.sessionStorage));
+  const [kept] = useState(() => read(window.sessionStorage.getItem(KEY)));
   const [shown, setShown] = useState(() => kept ?? asLastLeft());
   // What the person has chosen by now holds, however late the settings come.
   const [isNew, setNew] = useState(kept === null);
@@ -55,7 +55,7 @@ export function useView(): {
     if (shown === opened.current) return;
     const text = wrap(shown);
     window.sessionStorage.setItem(KEY, text);
-    window.localStorage.setItem(KEY, text);
+    keepSmallText(KEY, text);
   }, [shown]);
   return { shown, isNew, show };
 }

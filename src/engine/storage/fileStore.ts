@@ -1,4 +1,4 @@
-import { Database } from './database';
+import { answerOf, openStorage } from './openStorage';
 
 /** Where the contents of attachments are kept, apart from records: base64 texts by id. */
 export interface FileStore {
@@ -8,20 +8,14 @@ export interface FileStore {
   remove(ids: readonly string[]): Promise<void>;
 }
 
-/** A file store in the browser's IndexedDB. */
+/** A file store in the platform's storage. */
 export function openFileStore(name: string): FileStore {
-  const database = new Database(name);
+  const storage = openStorage(name);
   return {
-    get: (id) =>
-      database.read(async (shelf) => ((await shelf.get(id)) as string | undefined) ?? null),
-    put: (files) =>
-      database.write('strict', (shelf) =>
-        Object.entries(files).map(async ([id, text]) => {
-          await shelf.put(text, id);
-        }),
-      ),
-    ids: () => database.read(async (shelf) => (await shelf.getAllKeys()) as string[]),
-    remove: (ids) => database.write('strict', (shelf) => ids.map((id) => shelf.delete(id))),
+    get: (id) => answerOf(storage.getItem(id)),
+    put: (files) => answerOf(storage.setMany({ ...files })),
+    ids: () => answerOf(storage.getAllKeys()),
+    remove: (ids) => answerOf(storage.removeMany([...ids])),
   };
 }
 

@@ -1,4 +1,4 @@
-import type { Durability } from './database';
+import type { Durability } from './openStorage';
 
 /** Where records are kept: a shelf of texts by key. All of it may fail (quota, storage denied). */
 export interface Store {

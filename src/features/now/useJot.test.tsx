@@ -1,6 +1,7 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { formatLocal, parseLocal } from '@/core/time/civil';
 import type { Preferences } from '@/data/preferences';
+import { readAhead } from '@/data/smallTexts';
 import { inTheme } from '@/ui/testing/inTheme';
 import { useJot } from './useJot';
 
@@ -35,7 +36,10 @@ function Line({ line, notBefore }: { line: string; notBefore?: number }) {
 const says = () => screen.getByRole('status').textContent;
 const takeOther = () => fireEvent.click(screen.getByRole('button', { name: 'Other' }));
 
-beforeEach(() => window.localStorage.clear());
+beforeEach(async () => {
+  window.localStorage.clear();
+  await readAhead();
+});
 
 test('the order of a date in figures that was chosen is that of the next one', () => {
   const { unmount } = inTheme(<Line line="budget 3/12" />);
