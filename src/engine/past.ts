@@ -1,6 +1,6 @@
 import { RecordError } from '@/core/model/migrate';
 import { SCHEMA_VERSION } from '@/core/model/versions';
-import type { Durability } from './storage/openStorage';
+import type { Durability } from './storage/store';
 import type { Store } from './storage/store';
 import type { History, KeptChange } from './change';
 import {

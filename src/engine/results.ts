@@ -4,7 +4,7 @@ import { RecordError, wrap } from '@/core/model/migrate';
 import type { Step } from './change';
 import { applyReverse, HistoryError } from './change';
 import type { Entries } from './past';
-import { StorageError } from './storage/openStorage';
+import { StorageError } from './storage/storageError';
 
 type Fields = Record<string, unknown>;
 

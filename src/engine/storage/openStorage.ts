@@ -1,28 +1,12 @@
-import type { AsyncStorage, WebDurability } from '@react-native-async-storage/async-storage';
+import type { AsyncStorage } from '@react-native-async-storage/async-storage';
 import { AsyncStorageError, createAsyncStorage } from '@react-native-async-storage/async-storage';
-import { UserError } from '@/core/userError';
+import { StorageError } from './storageError';
 
 /** Version 1 was written before the storage could be told to write durably. */
 const VERSION = 2;
 
 /** What version 1 left, for a moment, where a key was being taken away. */
 const GONE = 'null';
-
-/** Whether an answer waits until what was written is on the disk, and not only on its way there. */
-export type Durability = Exclude<WebDurability, 'default'>;
-
-/** Why a database can't be used, in words for the person. */
-export class StorageError extends UserError {
-  override name = 'StorageError';
-
-  /** `isNewer`: a newer version of the app has it; this one must not write any more. */
-  constructor(
-    message: string,
-    readonly isNewer = false,
-  ) {
-    super('storage', message);
-  }
-}
 
 /** What becomes of a database while it is open. */
 export interface DatabaseNews {

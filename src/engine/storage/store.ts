@@ -1,4 +1,5 @@
-import type { Durability } from './openStorage';
+/** Whether an answer waits until what was written is on the disk, and not only on its way there. */
+export type Durability = 'strict' | 'relaxed';
 
 /** Where records are kept: a shelf of texts by key. All of it may fail (quota, storage denied). */
 export interface Store {

@@ -1,10 +1,10 @@
 import { StyleSheet } from 'react-native';
-import { Button } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 import { clearStretches, firstFree } from '@/core/agenda/clear';
 import type { Span } from '@/core/layout/drag';
 import { workdayOf } from '@/core/model/workweek';
-import { dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
-import { sayMinute } from '@/core/time/words';
+import { DAY, dayOfWall, MINUTE, minuteOfDay } from '@/core/time/civil';
+import { sayLength, sayMinute } from '@/core/time/words';
 import { useWallNow } from '@/data/now';
 import type { Preferences } from '@/data/preferences';
 import { useOccurrences } from '@/data/queries';
@@ -26,6 +26,12 @@ export function FreeTime({ span, preferences, onTake }: Props) {
   const { hours } = workdayOf(day, settings.workweek);
   const start =
     data && firstFree(length / MINUTE, clearStretches(day, data.occurrences, hours), now);
+  // On a day off, and once its hours are over, there is nothing to be free.
+  const isOver = hours === null || now >= day * DAY + hours.to * MINUTE;
+  if (start === null && !isOver)
+    return (
+      <Text variant="bodySmall">{`Nothing is free for ${sayLength(length / MINUTE)} that day`}</Text>
+    );
   if (start === undefined || start === null || start === span.start) return null;
   return (
     <Button
