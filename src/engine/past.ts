@@ -1,7 +1,6 @@
 import { RecordError } from '@/core/model/migrate';
 import { SCHEMA_VERSION } from '@/core/model/versions';
-import type { Durability } from './storage/store';
-import type { Store } from './storage/store';
+import type { Durability, Store } from './storage/store';
 import type { History, KeptChange } from './change';
 import {
   EMPTY_HISTORY,

@@ -14,9 +14,8 @@ import { KnownRecords } from './knownRecords';
 import type { Entries } from './past';
 import { changeKey, Past } from './past';
 import { fitting, reasonOf, recordEntries, sayResults, stepResult } from './results';
-import type { Durability } from './storage/store';
 import { StorageError } from './storage/storageError';
-import type { Store, Surroundings } from './storage/store';
+import type { Durability, Store, Surroundings } from './storage/store';
 
 /** What has not been written yet, and why. */
 export interface Unsaved {
