@@ -5,17 +5,31 @@ const config = getDefaultConfig(__dirname);
 /** Optional animation libraries that others ask for; the app does without their 150 KB. */
 const REFUSED = /^react-native-(reanimated|worklets)(\/|$)/;
 
-/** Zod's words in some fifty languages, 65 KB; the app says in its own what does not fit. */
-const isZodsWords = (context, name) =>
-  name.endsWith('locales/index.js') && /\/node_modules\/zod\//.test(context.originModulePath);
-
-/** What Zod makes of JSON schemas, of which the app reads none. */
-const isZodsSchemas = (context, name) =>
-  name.endsWith('/from-json-schema.js') && /\/node_modules\/zod\//.test(context.originModulePath);
+/** Parts of packages that the app never calls, by what they are for; each is loaded by the package's index alone. */
+const UNUSED = {
+  // Words in some fifty languages, JSON schemas, and parsers that are compiled with `new Function`.
+  zod: /\/(locales\/index|from-json-schema|to-json-schema|json-schema-(processors|generator)|compile)\.js$/,
+  // Navigators of native apps, previews of links, and the map of a site: the app has one slot.
+  'expo-router':
+    /\/(bottom-tabs|NativeStackView|stack-utils|TabsClient|native-tabs|standard-navigation|HrefPreview|LinkWithPreview|Sitemap|Toast)(\/|$)/,
+  // Packages of the older kind ask for all of it; what the app draws with is imported by its own path.
+  'react-native-web':
+    /\/(Animated(FlatList|SectionList)|exports\/(VirtualizedList|FlatList|SectionList|CheckBox|Touchable\w*|Picker|ProgressBar|RefreshControl|DrawerLayoutAndroid|Button|ImageBackground|KeyboardAvoidingView|LayoutAnimation|Modal|Share|Vibration|YellowBox|PanResponder|InputAccessoryView|Switch|Clipboard))$/,
+};
+/** Within that package what is left out is asked for by its index, and by its animations. */
+const IN_USE = /react-native-web\/dist\/(?!index\.js$|vendor\/react-native\/Animated\/)/;
+const isUnused = ({ originModulePath }, name) =>
+  !IN_USE.test(originModulePath) &&
+  Object.entries(UNUSED).some(
+    ([owner, parts]) => originModulePath.includes(`/node_modules/${owner}/`) && parts.test(name),
+  );
 
 config.resolver.resolveRequest = (context, name, platform) =>
-  REFUSED.test(name) || isZodsWords(context, name) || isZodsSchemas(context, name)
+  REFUSED.test(name) || isUnused(context, name)
     ? { type: 'empty' }
     : context.resolveRequest(context, name, platform);
+
+// A module runs when something of it is first needed, and not with all others before the first screen.
+config.transformer.getTransformOptions = async () => ({ transform: { inlineRequires: true } });
 
 module.exports = config;

@@ -4,26 +4,10 @@ import path from 'node:path';
 import type { Page } from '@playwright/test';
 import { chromium } from '@playwright/test';
 import config from '../playwright.config';
+import { firstEvent, watchFirstEvent } from './firstEvent';
 import { benchForms } from './forms';
 import { memoryOf } from './memory';
 import { median, report, worst } from './report';
-
-/** Notes when the first event is on the page, in ms since the navigation began. */
-function watchFirstEvent(): void {
-  const look = () => {
-    if (!document.querySelector('[data-occ]')) requestAnimationFrame(look);
-    else Object.assign(window, { firstEvent: performance.now() });
-  };
-  requestAnimationFrame(look);
-}
-
-async function firstEvent(page: Page, url: string): Promise<number> {
-  await page.goto(url);
-  const handle = await page.waitForFunction(
-    () => (window as unknown as { firstEvent?: number }).firstEvent,
-  );
-  return (await handle.jsonValue())!;
-}
 
 /** Notes every task of the page that lasts over 50 ms; what is shorter browsers don't tell of. */
 function watchLongTasks(): void {

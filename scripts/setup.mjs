@@ -90,6 +90,7 @@ const SOURCES = [
   'app.json',
   'metro.config.js',
   'babel.config.js',
+  'scripts/pack.mjs',
   'scripts/offline.mjs',
   'scripts/compress.mjs',
   'package-lock.json',
@@ -137,6 +138,7 @@ export function ensureBuilt({ force = false } = {}) {
     env: OFFLINE,
     quiet: true,
   });
+  must('Packing the app', process.execPath, ['scripts/pack.mjs']);
   must('Keeping the app for use offline', process.execPath, ['scripts/offline.mjs'], {
     quiet: true,
   });

@@ -1,6 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { createContext, useContext, useEffect, useMemo, useState } from 'react';
+import { createContext, useContext, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { dayOfWall } from '@/core/time/civil';
 import { wallFromInstant } from '@/core/time/zones';
 import { STORE_RESET } from '@/engine/storeReset';
@@ -63,6 +63,8 @@ export function EngineProvider({ children }: { children: ReactNode }) {
   const [status, setStatus] = useState(OPENING);
   const [failure, setFailure] = useState<string | null>(null);
   const [stops, setStops] = useState<readonly string[]>([]);
+  // The engine is asked first, and opens its store while the first screen is drawn.
+  const isAsked = useDeferredValue(true, false);
 
   const starts = Math.min(stops.length, MOST_STARTS);
   useEffect(() => {
@@ -118,7 +120,7 @@ export function EngineProvider({ children }: { children: ReactNode }) {
   );
   return (
     <QueryClientProvider client={client}>
-      <EngineContext.Provider value={value}>{children}</EngineContext.Provider>
+      <EngineContext.Provider value={value}>{isAsked ? children : null}</EngineContext.Provider>
     </QueryClientProvider>
   );
 }

@@ -19,10 +19,17 @@ interface Running {
   tellBroken(): void;
 }
 
+declare global {
+  /** The worker as the page began it, while its scripts were still on their way (`scripts/pack.mjs`). */
+  var begunWorker: Worker | null | undefined;
+}
+
 let running: Running | null = null;
 
 function start(): Running {
-  const worker = new Worker(new URL('./engine.worker', import.meta.url));
+  const begun = globalThis.begunWorker;
+  globalThis.begunWorker = null;
+  const worker = begun ?? new Worker(new URL('./engine.worker', import.meta.url));
   return { worker, api: wrap<EngineApi>(worker), tellBroken: watchWorker() };
 }
 

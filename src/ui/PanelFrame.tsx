@@ -7,6 +7,9 @@ import { Title } from './Title';
 import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from './useIsWide';
 
+/** How wide what stands beside the sheet is, in px. */
+export const SIDE_WIDTH = 316;
+
 interface Props {
   title: string;
   onClose(): void;
@@ -117,7 +120,7 @@ const styles = StyleSheet.create({
     boxShadow: '0 -6px 24px rgba(0,0,0,0.18)',
     zIndex: 10,
   },
-  margin: { width: 316, borderLeftWidth: 1 },
+  margin: { width: SIDE_WIDTH, borderLeftWidth: 1 },
   head: {
     flexDirection: 'row',
     alignItems: 'center',

@@ -1,19 +1,38 @@
-import type { ComponentType } from 'react';
-import { lazy, Suspense } from 'react';
+import type { ComponentType, ReactNode } from 'react';
+import { lazy, Suspense, useState } from 'react';
+
+/** How the parts that were declared are fetched, in order. */
+const fetches: (() => Promise<unknown>)[] = [];
 
 /**
  * A part of the app that comes when it is first shown, so that what opens the week is small: what is
- * asked for by a press, and has nothing behind it that would jump when it comes.
+ * asked for by a press, and has nothing behind it that would jump when it comes, unless `meanwhile` holds
+ * its place. Once it has been fetched, it is drawn at once.
  */
 export function later<Props extends object>(
   load: () => Promise<ComponentType<Props>>,
+  meanwhile: ReactNode = null,
 ): ComponentType<Props> {
-  const Part = lazy(async () => ({ default: await load() }));
+  let fetched: ComponentType<Props> | null = null;
+  const fetchIt = async () => (fetched ??= await load());
+  fetches.push(fetchIt);
+  const Part = lazy(async () => ({ default: await fetchIt() }));
   return function Later(props: Props) {
+    // As it is when it is first drawn: it must not begin anew when another asks for it.
+    const [Fetched] = useState(() => fetched);
+    if (Fetched) return <Fetched {...props} />;
     return (
-      <Suspense fallback={null}>
+      <Suspense fallback={meanwhile}>
         <Part {...props} />
       </Suspense>
     );
   };
+}
+
+/** Fetches all parts that were declared so far, one at each step; one that can't be had now comes when it is shown. */
+export function* fetchedLater(): Generator<void> {
+  for (const fetchIt of fetches.splice(0)) {
+    fetchIt().catch(() => undefined);
+    yield;
+  }
 }

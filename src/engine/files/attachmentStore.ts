@@ -3,7 +3,7 @@ import { FileError } from '@/core/files/ics/scan';
 import type { CalendarEvent } from '@/core/model/event';
 import type { EpochMs } from '@/core/time/units';
 import type { FileStore } from '../storage/fileStore';
-import { fromBase64, toBase64 } from '../storage/fileStore';
+import { fromBase64, toBase64 } from '../storage/base64';
 import type { Repository } from '../repository';
 import { reasonOf } from '../results';
 

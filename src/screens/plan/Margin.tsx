@@ -17,6 +17,7 @@ import { TasksToday } from '@/features/tasks/TasksToday';
 import { TidyLook } from '@/features/tidy/TidyLook';
 import { WorldClock } from '@/features/zones/WorldClock';
 import { Icon } from '@/ui/icons/Icon';
+import { SIDE_WIDTH } from '@/ui/PanelFrame';
 import { Title } from '@/ui/Title';
 import { usePalette } from '@/ui/theme/theme';
 
@@ -157,7 +158,7 @@ function Clashes({
 }
 
 const styles = StyleSheet.create({
-  margin: { width: 316, flexGrow: 0, flexShrink: 0, borderLeftWidth: 1 },
+  margin: { width: SIDE_WIDTH, flexGrow: 0, flexShrink: 0, borderLeftWidth: 1 },
   content: { padding: 14, gap: 20 },
   part: { gap: 8 },
   head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' },

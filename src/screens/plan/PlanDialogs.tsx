@@ -1,9 +1,9 @@
-import { EventMenu } from '@/features/event/EventMenu';
 import { KeysLater } from '@/features/keys/later';
 import { usePlan } from './PlanProvider';
-import { DateDialog } from './view/DateDialog';
 import { later } from '@/ui/later';
 
+const EventMenu = later(() => import('@/features/event/EventMenu').then((part) => part.EventMenu));
+const DateDialog = later(() => import('./view/DateDialog').then((part) => part.DateDialog));
 const LensesLater = later(() =>
   import('./view/LensesDialog').then(({ LensesDialog }) => LensesDialog),
 );

@@ -15,7 +15,9 @@ import { PastUntil, usePastUntil } from '@/features/bars/barColours';
 import type { KeyAction } from '@/features/keys/keys';
 import { StartBar } from '@/features/start/StartBar';
 import { useSelecting } from '@/features/selecting/useSelecting';
+import { fetchedLater } from '@/ui/later';
 import { useIsWide } from '@/ui/useIsWide';
+import { whileIdle } from '@/ui/whileIdle';
 import { FoundBar } from './FoundBar';
 import { NotShown } from './NotShown';
 import { addOffered } from '@/data/shownOpenings';
@@ -46,6 +48,9 @@ function PlanFrame() {
   const { range } = place;
   const weekStart = startOfWeek(range.from, preferences.firstWeekday);
   useKeys();
+  // What is likely to be asked for next, once the first days are there.
+  const isShown = content.shown !== null;
+  useEffect(() => (isShown ? whileIdle(fetchedLater()) : undefined), [isShown]);
   return (
     <View style={styles.all}>
       <Head>

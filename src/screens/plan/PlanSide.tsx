@@ -1,9 +1,16 @@
-import { PanelHeight } from '@/ui/PanelFrame';
+import { View } from 'react-native';
+import { PanelHeight, SIDE_WIDTH } from '@/ui/PanelFrame';
+import { later } from '@/ui/later';
 import { useIsWide } from '@/ui/useIsWide';
-import { Margin } from './Margin';
-import { PlanPanel } from './PlanPanel';
 import { usePlan } from './PlanProvider';
 import { useLoadProps } from './load/useLoadProps';
+
+/** Where there is room, the sheet is as wide before the side has come as it is then. */
+function Place() {
+  return useIsWide() && <View style={{ width: SIDE_WIDTH }} />;
+}
+const PlanPanel = later(() => import('./PlanPanel').then((part) => part.PlanPanel), <Place />);
+const Margin = later(() => import('./Margin').then((part) => part.Margin), <Place />);
 
 /** Beside the sheet: what is open, or else, where there is room, the margin. */
 export function PlanSide() {

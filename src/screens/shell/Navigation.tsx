@@ -8,7 +8,9 @@ import { useEngine } from '@/data/engineContext';
 import { Dialog } from '@/ui/Dialog';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette } from '@/ui/theme/theme';
-import { ChangesDialog } from './ChangesDialog';
+import { later } from '@/ui/later';
+
+const ChangesDialog = later(() => import('./ChangesDialog').then((part) => part.ChangesDialog));
 
 const PLACES = [
   { path: '/', name: 'Plan', icon: 'view-agenda-outline' },

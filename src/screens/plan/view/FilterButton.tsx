@@ -7,7 +7,9 @@ import { partsSet } from '@/core/query/filterParts';
 import { count } from '@/core/time/words';
 import { Icon } from '@/ui/icons/Icon';
 import { usePalette, textPx } from '@/ui/theme/theme';
-import { FilterDialog } from './FilterDialog';
+import { later } from '@/ui/later';
+
+const FilterDialog = later(() => import('./FilterDialog').then((part) => part.FilterDialog));
 
 interface Props {
   filter: Filter;

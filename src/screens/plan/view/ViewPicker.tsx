@@ -6,7 +6,9 @@ import { Icon } from '@/ui/icons/Icon';
 import { usePalette, textPx } from '@/ui/theme/theme';
 import { usePlan } from '../PlanProvider';
 import { FORM_DEFS } from './forms';
-import { ViewDialog } from './ViewDialog';
+import { later } from '@/ui/later';
+
+const ViewDialog = later(() => import('./ViewDialog').then((part) => part.ViewDialog));
 
 /** Days that are offered from today on. */
 const NEXT_DAYS = 7;

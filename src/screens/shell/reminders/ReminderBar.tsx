@@ -10,8 +10,10 @@ import { usePreferences } from '@/data/preferences';
 import { useReminders } from '@/data/reminders';
 import { usePalette } from '@/ui/theme/theme';
 import { useIsWide } from '@/ui/useIsWide';
-import { AgainDialog } from './AgainDialog';
 import { ReminderRow } from './ReminderRow';
+import { later } from '@/ui/later';
+
+const AgainDialog = later(() => import('./AgainDialog').then((part) => part.AgainDialog));
 
 /** Reminders that are shown before the rest is asked for. */
 const FIRST = { phone: 1, wide: 3 };
