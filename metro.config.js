@@ -1,3 +1,4 @@
+const path = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
@@ -30,6 +31,10 @@ config.resolver.resolveRequest = (context, name, platform) =>
     : context.resolveRequest(context, name, platform);
 
 // A module runs when something of it is first needed, and not with all others before the first screen.
-config.transformer.getTransformOptions = async () => ({ transform: { inlineRequires: true } });
+// Only the address of the page's script must be read while that runs: workers are started by it.
+const AT_ONCE = path.join(__dirname, 'node_modules/expo/src/winter/ImportMetaRegistry.ts');
+config.transformer.getTransformOptions = async () => ({
+  transform: { inlineRequires: { blockList: { [AT_ONCE]: true } } },
+});
 
 module.exports = config;
