@@ -40,7 +40,7 @@ export function keepSmallText(key: string, text: string | null): void {
   kept.catch(() => undefined);
 }
 
-/** Calls a listener whenever one of them changes, in whichever window; what is returned ends that. */
+/** Calls a listener when a text changes, in this window or another. Returns a function that stops it. */
 export function listenToTexts(listener: () => void): () => void {
   listeners.add(listener);
   return () => void listeners.delete(listener);

@@ -18,7 +18,7 @@ export function later<Props extends object>(
   fetches.push(fetchIt);
   const Part = lazy(async () => ({ default: await fetchIt() }));
   return function Later(props: Props) {
-    // As it is when it is first drawn: it must not begin anew when another asks for it.
+    // Read once: swapping the component later would remount it and lose its state.
     const [Fetched] = useState(() => fetched);
     if (Fetched) return <Fetched {...props} />;
     return (

@@ -10,9 +10,9 @@ const GONE = 'null';
 
 /** What becomes of a database while it is open. */
 export interface DatabaseNews {
-  /** The browser took everything in it away; what is written from now on begins it anew. */
+  /** The browser cleared it while it was open. The next write starts an empty one. */
   onEmptied?(): void;
-  /** A window of an older version that held it has let it go. */
+  /** The window of an older version that blocked it has closed it. */
   onFreed?(): void;
 }
 

@@ -62,7 +62,7 @@ export function useJot(line: string, setting: JotSetting): ChosenJot {
   const read = useReadJot(line, setting);
   const chosen = chosenReadings.useValue();
   useEffect(() => whileIdle(expressionsMade()), []);
-  // Another line is understood anew. A reading is known by what it says: what was learnt may have put it first.
+  // Kept by line and reading, not by place: a learnt choice may have moved the reading to the front.
   const [wanted, setWanted] = useState<{ line: string; key: string } | null>(null);
   const isOther =
     read.other !== null && wanted?.line === line && readingKey(read.other) === wanted.key;

@@ -59,7 +59,7 @@ test('a day that has no room for it says so', () => {
 test.each([
   ['the time that it has is free', '09:00', '08:00'],
   ['the hours of the day are over', '09:00', '18:00'],
-])('nothing is said where %s', (_what, start, now) => {
+])('shows nothing when %s', (_what, start, now) => {
   mockNow = at(now);
   offered(start);
   expect(screen.queryByText(/free/i)).toBeNull();

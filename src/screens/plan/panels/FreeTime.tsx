@@ -26,7 +26,7 @@ export function FreeTime({ span, preferences, onTake }: Props) {
   const { hours } = workdayOf(day, settings.workweek);
   const start =
     data && firstFree(length / MINUTE, clearStretches(day, data.occurrences, hours), now);
-  // On a day off, and once its hours are over, there is nothing to be free.
+  // Days off and days whose hours have passed have no free time to offer.
   const isOver = hours === null || now >= day * DAY + hours.to * MINUTE;
   if (start === null && !isOver)
     return (
